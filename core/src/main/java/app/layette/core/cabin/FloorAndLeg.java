@@ -1,0 +1,73 @@
+package app.layette.core.cabin;
+
+import static app.layette.core.finding.RuleCode.CAB_8;
+
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.AnsweredByEye;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import app.layette.core.rule.Verdict.Judged;
+import app.layette.core.seat.LegUse;
+import app.layette.core.seat.SeatSheet;
+import app.layette.core.vehicle.SeatingPosition;
+import app.layette.core.vehicle.SeatingPosition.Floor;
+
+/**
+ * CAB-8: a load leg stands locked on a solid floor. Over under-floor storage only with a fix that the vehicle manual
+ * names. A leg that cannot be used: not allowed where it is always required, a note where it is asked when possible.
+ */
+public final class FloorAndLeg implements Rule {
+    @Override
+    public Conclusion conclusion() {
+        return Conclusion.FLOOR_AND_LEG;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        if (situation.seat().isEmpty()) {
+            return Verdict.open("SHEET");
+        }
+        Evidence<LegUse> leg = situation.seat().map(SeatSheet::leg).orElseThrow();
+        if (leg.value().isEmpty()) {
+            return Verdict.judged(
+                    Finding.of(CAB_8, Weight.NOT_KNOWN, "legNotKnown").from(leg).changedBy("SEAT_MANUAL"));
+        }
+        if (leg.value().get() == LegUse.NO_LEG) {
+            return Verdict.judged(Finding.of(CAB_8, Weight.HOLDS, "noLeg").from(leg));
+        }
+        return new AnsweredByEye(Conclusion.FLOOR_AND_LEG, Question.LEG, FloorAndLeg::used).judge(situation);
+    }
+
+    private static Judged used(Situation situation, Stamped<String> answer) {
+        return Verdict.judged(
+                answer.value().equals("NOT_USED")
+                        ? leftOut(situation)
+                        : standing(situation).changedBy("OTHER_PLACE"));
+    }
+
+    private static Finding.Builder leftOut(Situation situation) {
+        boolean always =
+                situation.seat().map(SeatSheet::leg).flatMap(Evidence::value).orElseThrow() == LegUse.ALWAYS;
+        return Finding.of(CAB_8, always ? Weight.STOP : Weight.ADVISE, always ? "legAlways" : "legLeftOut")
+                .changedBy("OTHER_PLACE");
+    }
+
+    private static Finding.Builder standing(Situation situation) {
+        Evidence<Floor> floor = situation.position().map(SeatingPosition::floor).orElse(Evidence.notLooked());
+        if (floor.value().isEmpty()) {
+            return Finding.of(CAB_8, Weight.NOT_KNOWN, "floorNotKnown")
+                    .from(floor)
+                    .changedBy("CAR_MANUAL");
+        }
+        return floor.value().get() == Floor.STORAGE
+                ? PlaceRules.permitted(situation, CAB_8, PermissionKey.LEG_OVER_STORAGE, "storage")
+                : Finding.of(CAB_8, Weight.HOLDS, "lockedOnFloor").from(floor);
+    }
+}

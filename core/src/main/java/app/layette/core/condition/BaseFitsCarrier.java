@@ -1,0 +1,71 @@
+package app.layette.core.condition;
+
+import static app.layette.core.finding.RuleCode.CND_8;
+
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.AnsweredByEye;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import app.layette.core.seat.BaseFit;
+import app.layette.core.seat.SeatSheet;
+import java.util.List;
+import java.util.Optional;
+
+/** CND-8: only a base on the carrier sheet's list, set up for this carrier where the sheet says how. */
+public final class BaseFitsCarrier implements Rule {
+    @Override
+    public Conclusion conclusion() {
+        return Conclusion.BASE_FITS_CARRIER;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        Optional<Stamped<Fact.LabelRead>> label = situation.label(Fact.Part.BASE);
+        if (label.isEmpty() || situation.seat().isEmpty()) {
+            return Verdict.open("LABEL");
+        }
+        Evidence<List<BaseFit>> bases = situation.seat().map(SeatSheet::bases).orElseThrow();
+        String model = label.get().value().model();
+        if (bases.value().isEmpty()) {
+            return Verdict.judged(
+                    Finding.of(CND_8, Weight.NOT_KNOWN, "noList").from(bases).changedBy("SEAT_MANUAL"));
+        }
+        if (model == null || model.isBlank()) {
+            return Verdict.judged(
+                    Finding.of(CND_8, Weight.NOT_KNOWN, "labelIncomplete").changedBy("LABEL"));
+        }
+        Optional<BaseFit> base = fitting(situation);
+        if (base.isEmpty()) {
+            return Verdict.judged(Finding.of(CND_8, Weight.STOP, "otherBase")
+                    .with("model", model)
+                    .from(bases)
+                    .changedBy("OTHER_BASE"));
+        }
+        return base.get().setUp() == null
+                ? Verdict.judged(Finding.of(CND_8, Weight.HOLDS, "belongs")
+                        .with("model", model)
+                        .from(bases))
+                : setUp(situation);
+    }
+
+    private static Verdict setUp(Situation situation) {
+        return new AnsweredByEye(Conclusion.BASE_FITS_CARRIER, Question.BASE_SET_UP).judge(situation);
+    }
+
+    /** The base on the sheet's list that the label names. */
+    public static Optional<BaseFit> fitting(Situation situation) {
+        return situation
+                .label(Fact.Part.BASE)
+                .map(label -> label.value().model())
+                .flatMap(model -> situation.seat().flatMap(seat -> seat.bases().value()).orElse(List.of()).stream()
+                        .filter(base -> base.coversModel(model))
+                        .findFirst());
+    }
+}

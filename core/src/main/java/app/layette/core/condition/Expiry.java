@@ -1,0 +1,137 @@
+package app.layette.core.condition;
+
+import static app.layette.core.finding.RuleCode.CND_1;
+
+import app.layette.core.entry.Fact.LabelRead;
+import app.layette.core.entry.Fact.Part;
+import app.layette.core.entry.PartialDate;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.finding.Argument;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import app.layette.core.seat.BaseFit;
+import app.layette.core.seat.SeatSheet;
+import app.layette.core.seat.ServiceLife;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * CND-1: carrier and base are inside their service life; the earlier last day counts. The last day is itself usable.
+ *
+ * <p>Counting: first day of manufacture + years (a month alone counts from its first; 29 February + n years is 28
+ * February); a printed month lasts to its last day.
+ */
+public final class Expiry implements Rule {
+    /**
+     * When a part may last be used.
+     *
+     * @param part carrier or base
+     * @param lastDay inclusive; empty when the maker states no life
+     */
+    public record LastDay(Part part, Optional<LocalDate> lastDay) {}
+
+    @Override
+    public Conclusion conclusion() {
+        return Conclusion.EXPIRY;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        Optional<SeatSheet> seat = situation.seat();
+        Optional<Stamped<LabelRead>> carrier = situation.label(Part.CARRIER);
+        Optional<Stamped<LabelRead>> base = situation.label(Part.BASE);
+        if (seat.isEmpty() || carrier.isEmpty() || base.isEmpty()) {
+            return Verdict.open("LABEL");
+        }
+        List<LastDay> lastDays = new ArrayList<>();
+        for (LabelRead label : List.of(carrier.get().value(), base.get().value())) {
+            Optional<LastDay> last = lastDay(label, seat.get());
+            if (last.isEmpty()) {
+                return Verdict.judged(undated(label, seat.get()));
+            }
+            lastDays.add(last.get());
+        }
+        return Verdict.judged(earliest(lastDays)
+                .map(last -> dated(last, situation.today()))
+                .orElseGet(() -> Finding.of(CND_1, Weight.ADVISE, "notStated").changedBy("ASK_MAKER"))
+                .from(seat.get().life()));
+    }
+
+    /** The last usable day of the whole restraint, as far as the labels and the sheet give one. */
+    public static Optional<LastDay> of(Situation situation) {
+        List<LastDay> lastDays = new ArrayList<>();
+        for (Part part : Part.values()) {
+            situation
+                    .label(part)
+                    .flatMap(label -> situation.seat().flatMap(seat -> lastDay(label.value(), seat)))
+                    .ifPresent(lastDays::add);
+        }
+        return earliest(lastDays);
+    }
+
+    private static Optional<LastDay> earliest(List<LastDay> lastDays) {
+        return lastDays.stream()
+                .filter(last -> last.lastDay().isPresent())
+                .min(Comparator.comparing(last -> last.lastDay().get()));
+    }
+
+    /** Empty when the label or the sheet does not say enough. */
+    private static Optional<LastDay> lastDay(LabelRead label, SeatSheet seat) {
+        Optional<LocalDate> printed = Optional.ofNullable(label.doNotUseAfter()).map(PartialDate::lastDay);
+        Optional<ServiceLife> life = life(label, seat);
+        if (life.isEmpty()) {
+            return printed.map(day -> new LastDay(label.part(), Optional.of(day)));
+        }
+        Optional<LocalDate> counted = life.get().kind() == ServiceLife.Kind.YEARS && label.made() != null
+                ? Optional.of(label.made().firstDay().plusYears(life.get().years()))
+                : Optional.empty();
+        Optional<LocalDate> earlier =
+                Stream.of(printed, counted).flatMap(Optional::stream).min(LocalDate::compareTo);
+        if (earlier.isPresent()) {
+            return Optional.of(new LastDay(label.part(), earlier));
+        }
+        boolean noneStated = life.get().kind() == ServiceLife.Kind.NOT_STATED;
+        return noneStated ? Optional.of(new LastDay(label.part(), Optional.empty())) : Optional.empty();
+    }
+
+    private static Optional<ServiceLife> life(LabelRead label, SeatSheet seat) {
+        if (label.part() == Part.BASE && label.model() != null) {
+            Optional<Integer> own = seat.bases().value().orElse(List.of()).stream()
+                    .filter(base -> base.coversModel(label.model()))
+                    .map(BaseFit::lifeYears)
+                    .filter(Objects::nonNull)
+                    .findFirst();
+            if (own.isPresent()) {
+                return Optional.of(new ServiceLife(ServiceLife.Kind.YEARS, own.get()));
+            }
+        }
+        Evidence<ServiceLife> life = seat.life();
+        return life.isSilent() ? Optional.of(new ServiceLife(ServiceLife.Kind.NOT_STATED, null)) : life.value();
+    }
+
+    private static Finding.Builder undated(LabelRead label, SeatSheet seat) {
+        boolean lifeKnown = life(label, seat).isPresent();
+        return Finding.of(CND_1, lifeKnown ? Weight.STOP : Weight.NOT_KNOWN, lifeKnown ? "unreadable" : "lifeNotLooked")
+                .with("part", Argument.key("part", label.part()))
+                .changedBy("LABEL");
+    }
+
+    private static Finding.Builder dated(LastDay last, LocalDate today) {
+        LocalDate day = last.lastDay().orElseThrow();
+        boolean expired = today.isAfter(day);
+        return Finding.of(CND_1, expired ? Weight.STOP : Weight.HOLDS, expired ? "expired" : "inDate")
+                .with("part", Argument.key("part", last.part()))
+                .with("lastDay", day)
+                .changedBy("OTHER_SEAT");
+    }
+}

@@ -1,0 +1,55 @@
+package app.layette.core.condition;
+
+import static app.layette.core.finding.RuleCode.CND_9;
+
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import app.layette.core.seat.SeatIdentity;
+import app.layette.core.seat.SeatSheet;
+import java.util.Optional;
+
+/**
+ * CND-9: the model number and the manufacture date on the carrier's label lie inside the sheet's range. A restraint
+ * picked by name alone is not known.
+ */
+public final class SheetMatchesLabel implements Rule {
+    @Override
+    public Conclusion conclusion() {
+        return Conclusion.SHEET_MATCHES_LABEL;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        Optional<Stamped<Fact.LabelRead>> label = situation.label(Fact.Part.CARRIER);
+        if (label.isEmpty() || situation.seat().isEmpty()) {
+            return Verdict.open("LABEL");
+        }
+        return Verdict.judged(finding(label.get().value(), situation.seat().get()));
+    }
+
+    private static Finding.Builder finding(Fact.LabelRead label, SeatSheet seat) {
+        SeatIdentity identity = seat.identity();
+        if (label.model() == null || label.model().isBlank() || label.made() == null) {
+            return Finding.of(CND_9, Weight.NOT_KNOWN, "labelIncomplete").changedBy("LABEL");
+        }
+        if (!identity.coversModel(label.model())) {
+            return Finding.of(CND_9, Weight.STOP, "otherModel")
+                    .with("model", label.model())
+                    .with("seat", identity.fullName())
+                    .changedBy("SHEET");
+        }
+        boolean inside = identity.coversDate(label.made().firstDay())
+                && identity.coversDate(label.made().lastDay());
+        return Finding.of(CND_9, inside ? Weight.HOLDS : Weight.STOP, inside ? "matches" : "otherDate")
+                .with("model", label.model())
+                .with("made", label.made().toString())
+                .with("seat", identity.fullName())
+                .changedBy("SHEET");
+    }
+}

@@ -1,0 +1,296 @@
+package app.layette.core.drawing;
+
+import app.layette.core.drawing.Shape.Anchor;
+import app.layette.core.drawing.Shape.Rank;
+import app.layette.core.entry.Fact.CrotchSet;
+import app.layette.core.entry.Fact.SlotsSet;
+import app.layette.core.entry.Situation;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.finding.Argument;
+import app.layette.core.harness.ShoulderAndSlots;
+import app.layette.core.measure.Length;
+import app.layette.core.seat.InsertPiece;
+import app.layette.core.seat.SeatSheet;
+import app.layette.core.suit.HeadRoom;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
+/**
+ * The carrier from in front of the child, heights along the shell back from the pad at the hips: slots, shoulder line,
+ * clip line and head room, to scale.
+ */
+public final class HarnessView {
+    private static final double USUAL_SHELL_TOP = 470;
+    private static final UnaryOperator<Point> AS_IS = p -> p;
+
+    private final Situation situation;
+    private final Sketch sketch = new Sketch();
+    private final ChildFigure child;
+    private final double top;
+    private final Optional<Length> knownTop;
+    private final List<Length> slots;
+
+    private HarnessView(Situation situation) {
+        this.situation = situation;
+        this.child = ChildFigure.of(situation);
+        this.knownTop = situation.seat().flatMap(seat -> seat.shell().top().value());
+        this.top = knownTop.map(Length::millimetres).orElse(USUAL_SHELL_TOP);
+        this.slots =
+                situation.seat().flatMap(seat -> seat.shell().slots().value()).orElse(List.of());
+    }
+
+    public static Drawing of(Situation situation) {
+        HarnessView view = new HarnessView(situation);
+        view.drawShell();
+        view.drawSlots();
+        view.drawChild();
+        view.drawHarness();
+        view.drawLines();
+        return new Drawing(
+                "harness",
+                -470,
+                -190,
+                940,
+                view.top + 260,
+                view.sketch.shapes(),
+                "drawing.harness.description",
+                Map.of(
+                        "shoulder", Argument.of(view.child.shoulderLength()),
+                        "slots", Argument.of(view.slots.size())));
+    }
+
+    private void drawShell() {
+        symmetric(
+                Ink.SHELL,
+                new Point(0, top + 14),
+                new Point(96, top - 2),
+                new Point(158, top - 84),
+                new Point(186, top * 0.42),
+                new Point(192, 40),
+                new Point(176, -96),
+                new Point(112, -140));
+        symmetric(
+                Ink.PAD,
+                new Point(0, top - 14),
+                new Point(80, top - 30),
+                new Point(130, top - 104),
+                new Point(150, top * 0.4),
+                new Point(152, 30),
+                new Point(138, -78),
+                new Point(88, -112));
+        List<InsertPiece> pieces =
+                situation.seat().map(SeatSheet::insert).flatMap(Evidence::value).orElse(List.of());
+        boolean in = pieces.stream()
+                .anyMatch(piece ->
+                        situation.insert(piece).map(set -> set.value().in()).orElse(false));
+        if (in) {
+            double reach = Math.min(top - 60, child.crown() + 26);
+            symmetric(
+                    Ink.INSERT,
+                    new Point(0, reach),
+                    new Point(74, reach - 22),
+                    new Point(108, reach * 0.6),
+                    new Point(120, 40),
+                    new Point(100, -64));
+            sketch.line(Ink.FAINT, new Point(118, 60), new Point(232, 60));
+            sketch.label(Ink.FAINT, new Point(238, 54), Anchor.START, Rank.MINOR, "harness.insertIn", Map.of());
+        }
+    }
+
+    private void symmetric(Ink ink, Point... half) {
+        Point[] all = new Point[half.length * 2 - (half[0].x() == 0 ? 1 : 0)];
+        System.arraycopy(half, 0, all, 0, half.length);
+        for (int i = half.length, j = half.length - 1; i < all.length; i++, j--) {
+            all[i] = half[j].mirrored();
+        }
+        sketch.blob(ink, AS_IS, all);
+    }
+
+    private void drawSlots() {
+        Optional<SlotsSet> set = situation.newest(SlotsSet.class).map(stamped -> stamped.value());
+        for (int i = 0; i < slots.size(); i++) {
+            double height = slots.get(i).millimetres();
+            int number = i + 1;
+            for (int side : new int[] {-1, 1}) {
+                boolean used = set.map(each -> (side < 0 ? each.leftShell() : each.rightShell()) == number)
+                        .orElse(false);
+                sketch.polygon(
+                        used ? Ink.HANDS : Ink.SLOT,
+                        AS_IS,
+                        new Point(side * 44, height - 5),
+                        new Point(side * 100, height - 5),
+                        new Point(side * 100, height + 5),
+                        new Point(side * 44, height + 5));
+            }
+            sketch.line(Ink.FAINT, new Point(104, height), new Point(232, height));
+            boolean current = set.map(each -> each.leftShell() == number).orElse(false);
+            sketch.label(
+                    current ? Ink.MEASURED : Ink.FAINT,
+                    new Point(238, height - 7),
+                    Anchor.START,
+                    current ? Rank.MAIN : Rank.MINOR,
+                    current ? "harness.slotInUse" : "harness.slot",
+                    Map.of("slot", Argument.of(number), "height", Argument.of(slots.get(i))));
+        }
+        if (slots.isEmpty()) {
+            sketch.label(
+                    Ink.UNKNOWN, new Point(238, top * 0.5), Anchor.START, Rank.MAIN, "harness.slotsUnknown", Map.of());
+        }
+    }
+
+    private void drawChild() {
+        double shoulder = child.shoulder();
+        double head = child.headRadius();
+        for (int side : new int[] {-1, 1}) {
+            sketch.ribbon(
+                    Ink.CLOTH,
+                    44,
+                    AS_IS,
+                    new Point(side * 30, 8),
+                    new Point(side * 70, -38),
+                    new Point(side * 52, -92));
+            sketch.disc(Ink.SKIN, new Point(side * 50, -104), 20);
+            sketch.ribbon(
+                    Ink.CLOTH,
+                    36,
+                    AS_IS,
+                    new Point(side * 58, shoulder - 30),
+                    new Point(side * 92, shoulder * 0.56),
+                    new Point(side * 74, shoulder * 0.26));
+            sketch.disc(Ink.SKIN, new Point(side * 72, shoulder * 0.2), 18);
+        }
+        symmetric(
+                Ink.CLOTH,
+                new Point(0, shoulder + 2),
+                new Point(46, shoulder),
+                new Point(70, shoulder - 24),
+                new Point(72, shoulder * 0.5),
+                new Point(66, 20),
+                new Point(34, -14));
+        Point skull = new Point(0, child.crown() - head);
+        sketch.disc(Ink.SKIN, skull, head);
+        for (int side : new int[] {-1, 1}) {
+            sketch.curve(
+                    Ink.MEASURED,
+                    AS_IS,
+                    skull.plus(new Point(side * head * 0.2, -head * 0.06)),
+                    skull.plus(new Point(side * head * 0.34, -head * 0.14)),
+                    skull.plus(new Point(side * head * 0.48, -head * 0.06)));
+        }
+        sketch.curve(
+                Ink.MEASURED,
+                AS_IS,
+                skull.plus(new Point(-head * 0.14, -head * 0.52)),
+                skull.plus(new Point(0, -head * 0.57)),
+                skull.plus(new Point(head * 0.14, -head * 0.52)));
+    }
+
+    private void drawHarness() {
+        double shoulder = child.shoulder();
+        Optional<SlotsSet> set = situation.newest(SlotsSet.class).map(stamped -> stamped.value());
+        double buckle = 44;
+        for (int side : new int[] {-1, 1}) {
+            int slot = set.map(each -> side < 0 ? each.leftShell() : each.rightShell())
+                    .orElse(0);
+            double from =
+                    slot >= 1 && slot <= slots.size() ? slots.get(slot - 1).millimetres() : shoulder - 10;
+            sketch.ribbon(
+                    Ink.WEBBING,
+                    20,
+                    AS_IS,
+                    new Point(side * 60, from),
+                    new Point(side * 48, Math.max(from, shoulder) + 2),
+                    new Point(side * 42, shoulder * 0.7),
+                    new Point(side * 14, buckle + 12));
+            sketch.ribbon(
+                    Ink.WEBBING,
+                    18,
+                    AS_IS,
+                    new Point(side * 96, -2),
+                    new Point(side * 50, 14),
+                    new Point(side * 16, buckle));
+        }
+        sketch.ribbon(Ink.WEBBING, 22, AS_IS, new Point(0, buckle - 12), new Point(0, -56));
+        sketch.polygon(
+                Ink.BUCKLE,
+                AS_IS,
+                new Point(-24, buckle + 18),
+                new Point(24, buckle + 18),
+                new Point(20, buckle - 22),
+                new Point(-20, buckle - 22));
+        double armpit = child.armpit();
+        sketch.polygon(
+                Ink.BUCKLE,
+                AS_IS,
+                new Point(-42, armpit + 11),
+                new Point(42, armpit + 11),
+                new Point(42, armpit - 11),
+                new Point(-42, armpit - 11));
+        Optional<Integer> opening =
+                situation.newest(CrotchSet.class).map(stamped -> stamped.value().opening());
+        sketch.line(Ink.FAINT, new Point(12, -50), new Point(232, -50));
+        sketch.label(
+                Ink.FAINT,
+                new Point(238, -56),
+                Anchor.START,
+                Rank.MINOR,
+                opening.isPresent() ? "harness.crotch" : "harness.crotchUnknown",
+                Map.of("opening", Argument.of(opening.orElse(0))));
+    }
+
+    private void drawLines() {
+        Optional<ShoulderAndSlots> look = ShoulderAndSlots.in(situation);
+        boolean measured = child.shoulderMeasured();
+        Ink ink = measured ? Ink.HANDS : Ink.COMPUTED;
+        sketch.line(ink, new Point(-226, child.shoulder()), new Point(120, child.shoulder()));
+        sketch.disc(ink, new Point(-226, child.shoulder()), 8);
+        String key =
+                measured ? "harness.shoulder" : look.isPresent() ? "harness.shoulderByEye" : "harness.shoulderEstimate";
+        sketch.label(
+                ink,
+                new Point(-242, child.shoulder() - 7),
+                Anchor.END,
+                Rank.MAIN,
+                key,
+                Map.of(
+                        "shoulder",
+                        Argument.of(child.shoulderLength()),
+                        "slot",
+                        Argument.of(look.map(ShoulderAndSlots::best).orElse(0))));
+        sketch.line(Ink.COMPUTED, new Point(-226, child.armpit()), new Point(100, child.armpit()));
+        sketch.label(
+                Ink.COMPUTED, new Point(-242, child.armpit() - 7), Anchor.END, Rank.MINOR, "harness.clip", Map.of());
+        Ink crown = child.crownMeasured() ? Ink.MEASURED : Ink.COMPUTED;
+        sketch.line(crown, new Point(-226, child.crown()), new Point(60, child.crown()));
+        sketch.label(
+                crown,
+                new Point(-242, child.crown() - 7),
+                Anchor.END,
+                Rank.MINOR,
+                child.crownMeasured() ? "harness.crown" : "harness.crownEstimate",
+                Map.of("crown", Argument.of(Length.ofMillimetres(child.crown()))));
+        drawHeadRoom(crown);
+    }
+
+    private void drawHeadRoom(Ink ink) {
+        sketch.line(Ink.FAINT, new Point(-226, top), new Point(-40, top));
+        sketch.line(ink, new Point(-212, child.crown()), new Point(-212, top));
+        Optional<Length> asked = HeadRoom.asked(situation);
+        sketch.label(
+                ink,
+                new Point(-242, (top + child.crown()) / 2 + 8),
+                Anchor.END,
+                Rank.MAIN,
+                child.crownMeasured() ? "harness.room" : "harness.roomEstimate",
+                Map.of("room", Argument.of(Length.ofMillimetres(Math.max(0, top - child.crown())))));
+        sketch.label(
+                asked.isPresent() ? Ink.FAINT : Ink.UNKNOWN,
+                new Point(-242, (top + child.crown()) / 2 - 18),
+                Anchor.END,
+                Rank.MINOR,
+                asked.isPresent() ? "harness.roomAsked" : "harness.roomAskedUnknown",
+                Map.of("asked", Argument.of(asked.orElse(Length.ZERO))));
+    }
+}

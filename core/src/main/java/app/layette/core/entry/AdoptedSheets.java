@@ -1,0 +1,66 @@
+package app.layette.core.entry;
+
+import app.layette.core.entry.Fact.Adoption;
+import app.layette.core.entry.Fact.SheetAdopted;
+import app.layette.core.evidence.SheetStatus;
+import app.layette.core.evidence.SheetVersion;
+import app.layette.core.seat.SeatSheet;
+import app.layette.core.vehicle.VehicleSheet;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * The sheet versions that a fitting has taken. The first adoption of a sheet is anybody's; going to a newer version, or
+ * turning one down, is a lead's.
+ */
+record AdoptedSheets(Optional<SeatSheet> seat, Optional<VehicleSheet> car, List<SheetVersion> pending) {
+
+    static AdoptedSheets of(Sheets sheets, String seatSheet, List<Entry> entries) {
+        Map<String, Integer> adopted = new HashMap<>();
+        Set<SheetVersion> declined = new HashSet<>();
+        String carSheet = null;
+        for (Entry entry : entries) {
+            if (!(entry.fact() instanceof SheetAdopted choice)) {
+                continue;
+            }
+            boolean lead = entry.by().role() == Author.Role.LEAD;
+            if (choice.adoption() == Adoption.DECLINED && lead) {
+                declined.add(new SheetVersion(choice.of(), choice.version()));
+            } else if (choice.adoption() == Adoption.ADOPTED && (lead || !adopted.containsKey(choice.of()))) {
+                adopted.put(choice.of(), choice.version());
+                carSheet = sheets.isCar(choice.of()) ? choice.of() : carSheet;
+            }
+        }
+        Optional<SeatSheet> seat = chosen(seatSheet, adopted).flatMap(sheets::seat);
+        Optional<VehicleSheet> car = chosen(carSheet, adopted).flatMap(sheets::car);
+        List<SheetVersion> pending = new ArrayList<>();
+        seat.ifPresent(sheet -> sheets.seats().stream()
+                .filter(each -> each.status() == SheetStatus.CONFIRMED)
+                .map(SeatSheet::sheet)
+                .filter(each -> isNewer(each, sheet.sheet()) && !declined.contains(each))
+                .forEach(pending::add));
+        car.ifPresent(sheet -> sheets.cars().stream()
+                .filter(each -> each.status() == SheetStatus.CONFIRMED)
+                .map(VehicleSheet::sheet)
+                .filter(each -> isNewer(each, sheet.sheet()) && !declined.contains(each))
+                .forEach(pending::add));
+        return new AdoptedSheets(seat, car, List.copyOf(pending));
+    }
+
+    private static Optional<SheetVersion> chosen(String id, Map<String, Integer> adopted) {
+        return Optional.ofNullable(id)
+                .map(adopted::get)
+                .filter(Objects::nonNull)
+                .map(version -> new SheetVersion(id, version));
+    }
+
+    private static boolean isNewer(SheetVersion candidate, SheetVersion inUse) {
+        return candidate.id().equals(inUse.id()) && candidate.version() > inUse.version();
+    }
+}

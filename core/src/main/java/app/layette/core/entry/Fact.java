@@ -1,0 +1,180 @@
+package app.layette.core.entry;
+
+import app.layette.core.child.Sex;
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.Said;
+import app.layette.core.evidence.Speaker;
+import app.layette.core.measure.Angle;
+import app.layette.core.measure.Length;
+import app.layette.core.measure.Mass;
+import app.layette.core.seat.HandlePosition;
+import app.layette.core.seat.Indicator;
+import app.layette.core.vehicle.PositionId;
+import app.layette.core.vehicle.SeatingPosition.Airbag;
+import app.layette.core.vehicle.SeatingPosition.Facing;
+import app.layette.core.vehicle.SeatingPosition.Floor;
+import app.layette.core.vehicle.SeatingPosition.OwnAnchors;
+import java.time.LocalDate;
+
+/**
+ * What an entry says. A closed set: a kind that is not here is refused. Every fact names what it is about ({@code of}):
+ * a rider, a unit (an actual seat) or a sheet.
+ */
+public sealed interface Fact {
+    /** Id of the rider, unit or sheet that the fact is about. */
+    String of();
+
+    /** Dates and sex of a child; nothing that names it. {@code gestationDays} 154 to 308 or {@code null}. */
+    record ChildDescribed(String of, LocalDate born, Integer gestationDays, Sex sex, Mass birthWeight)
+            implements Fact {}
+
+    record Weighed(String of, Mass mass) implements Fact {}
+
+    /** A length of the child, or of the set-up around it. */
+    record LengthMeasured(String of, Dimension what, Length length, InsertState insert) implements Fact {}
+
+    /** The highest slot at or below the top of the shoulder, by eye; 0 when the shoulder is below them all. */
+    record ShoulderSeen(String of, int slotAtOrBelow) implements Fact {}
+
+    /** What a label says. {@code made} and {@code doNotUseAfter} may be {@code null} when not readable or not there. */
+    record LabelRead(String of, Part part, String model, PartialDate made, PartialDate doNotUseAfter) implements Fact {}
+
+    record Answered(String of, Question question, String answer) implements Fact {}
+
+    /** What a manual page says on a permission. Counts only with its page. */
+    record PermissionRead(String of, PermissionKey permission, Speaker speaker, PageSays says) implements Fact {}
+
+    /**
+     * A quantity read on a manual page that the sheet does not have; both values {@code null} when the page is silent.
+     * Counts only with its page.
+     */
+    record QuantityRead(String of, Quantity quantity, Speaker speaker, Mass mass, Length length) implements Fact {}
+
+    /** What the seat manual's page says on a handle position for driving. */
+    record HandlePositionRead(String of, HandlePosition position, Said says) implements Fact {}
+
+    record InsertSet(String of, String piece, boolean in) implements Fact {}
+
+    /** The slots as seen on shell and pad, both sides, and the loop on the splitter plate. */
+    record SlotsSet(String of, int leftShell, int rightShell, int leftPad, int rightPad, String loop) implements Fact {}
+
+    /** The crotch opening in use, from 1, nearest the shell back first. */
+    record CrotchSet(String of, int opening) implements Fact {}
+
+    /** The recline device's setting, by the name printed on the seat. */
+    record DeviceSet(String of, String step) implements Fact {}
+
+    record HandleSet(String of, HandlePosition position) implements Fact {}
+
+    /** The caregiver's choice of place and method. */
+    record Placed(String of, PositionId position, Method method) implements Fact {}
+
+    /** Ground slope along the car, nose-up positive. */
+    record GroundMeasured(String of, Angle pitch) implements Fact {}
+
+    /** Cushion slope γ with the car on level ground, positive when it drops towards the bight. */
+    record CushionMeasured(String of, Angle slope) implements Fact {}
+
+    record LevelRead(String of, Stage stage, Indicator.Reading reading) implements Fact {}
+
+    record Acted(String of, Act act) implements Fact {}
+
+    record Taught(String of, TeachItem item, TeachOutcome outcome, String reason) implements Fact {}
+
+    /** An order of the baby's clinicians. {@code role}, {@code on} and {@code reviewOn} are empty for NONE. */
+    record Ordered(String of, OrderKind order, String role, LocalDate on, LocalDate reviewOn) implements Fact {}
+
+    /** The hospital's seat tolerance screening in this restraint. */
+    record Screened(String of, ScreeningResult result, String who, LocalDate on) implements Fact {}
+
+    /** A sheet version taken or turned down for this fitting. {@code of} is the sheet's id. */
+    record SheetAdopted(String of, int version, Adoption adoption, String reason) implements Fact {}
+
+    /** A car without a sheet: one place, as seen; {@code null} where the technician is unsure. */
+    record QuickCarSeen(
+            String of, String name, PositionId position, Facing facing, Airbag airbag, OwnAnchors anchors, Floor floor)
+            implements Fact {}
+
+    /** A technician looked at a trainee's checks and signs for them. */
+    record Countersigned(String of) implements Fact {}
+
+    record Ended(String of, Ending ending, String said, String offered, String told) implements Fact {}
+
+    /** Lengths that can be measured. */
+    enum Dimension {
+        BODY,
+        SHOULDER,
+        CROWN,
+        MOVEMENT,
+        GAP
+    }
+
+    /** Quantities that an entry may fill in for this fitting. */
+    enum Quantity {
+        /** Combined-mass limit of the lower anchors; a mass. */
+        ANCHOR_LIMIT,
+        /** Gap asked to the front seat; a length. */
+        GAP
+    }
+
+    /** Whether a seated height was measured on the insert as it will be, or on the bare shell (HAR-3). */
+    enum InsertState {
+        AS_IT_WILL_BE,
+        BARE
+    }
+
+    /** Parts with a label of their own. */
+    enum Part {
+        CARRIER,
+        BASE
+    }
+
+    /** What a page says. */
+    enum PageSays {
+        ALLOWED,
+        NOT_ALLOWED,
+        SILENT
+    }
+
+    /** When a level is read (REC-5). */
+    enum Stage {
+        LOOSE,
+        PRESSED,
+        TIGHT,
+        CHILD
+    }
+
+    /** How a part of the teach-back went. */
+    enum TeachOutcome {
+        DONE,
+        DECLINED
+    }
+
+    /** Clinicians' orders (SUIT-7). */
+    enum OrderKind {
+        NONE,
+        FLAT,
+        SEMI_RECLINED,
+        AS_SCREENED
+    }
+
+    /** Answers about the tolerance screening (SUIT-8). */
+    enum ScreeningResult {
+        PASSED,
+        NOT_PASSED,
+        NOT_OFFERED_CLINICIAN_INFORMED
+    }
+
+    /** What was done about a sheet version. */
+    enum Adoption {
+        ADOPTED,
+        DECLINED
+    }
+
+    /** How a fitting can end. */
+    enum Ending {
+        HANDED_OVER,
+        LEFT_WITH_OPEN_FINDINGS,
+        NOT_FITTED
+    }
+}

@@ -1,0 +1,56 @@
+package app.layette.core.entry;
+
+/**
+ * How something is known.
+ *
+ * @param kind rank of knowing
+ * @param place page of the manual or part of the label; empty otherwise
+ */
+public record How(Kind kind, String place) {
+    /** Kinds of knowing. */
+    public enum Kind {
+        /** Measured or seen beside the car. */
+        MEASURED(0),
+        /** Read in a manual, with its page. */
+        MANUAL(1),
+        /** Read on a label. */
+        LABEL(1),
+        /** Somebody said so. */
+        TOLD(2),
+        /** Computed or guessed; replaces nothing and satisfies no check. */
+        ESTIMATED(3),
+        /** From a simulated device; counts as an estimate. */
+        SIMULATED(3);
+
+        private final int rank;
+
+        Kind(int rank) {
+            this.rank = rank;
+        }
+
+        /** Rank of trust, smaller is better. */
+        public int rank() {
+            return rank;
+        }
+    }
+
+    public static final How MEASURED = new How(Kind.MEASURED, "");
+    public static final How TOLD = new How(Kind.TOLD, "");
+
+    public How {
+        place = place == null ? "" : place.strip();
+    }
+
+    public static How manual(String page) {
+        return new How(Kind.MANUAL, page);
+    }
+
+    public boolean isEstimate() {
+        return kind.rank() == Kind.ESTIMATED.rank();
+    }
+
+    /** Whether it names a place in a document, which is what a permission needs. */
+    public boolean isReadInDocument() {
+        return kind == Kind.MANUAL && !place.isEmpty() || kind == Kind.LABEL;
+    }
+}

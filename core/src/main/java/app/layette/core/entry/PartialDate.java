@@ -1,0 +1,49 @@
+package app.layette.core.entry;
+
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.YearMonth;
+import java.util.Optional;
+
+/**
+ * A date as printed on a label, which is often only a month.
+ *
+ * @param month the month
+ * @param day the day, when printed
+ */
+public record PartialDate(YearMonth month, Optional<LocalDate> day) {
+
+    /**
+     * Reads {@code 2024-03} or {@code 2024-03-17}.
+     *
+     * @throws IllegalArgumentException when it is neither
+     */
+    public static PartialDate parse(String text) {
+        String clean = text == null ? "" : text.strip();
+        try {
+            if (clean.length() <= 7) {
+                return new PartialDate(YearMonth.parse(clean), Optional.empty());
+            }
+            LocalDate day = LocalDate.parse(clean);
+            return new PartialDate(YearMonth.from(day), Optional.of(day));
+        } catch (DateTimeException e) {
+            throw new IllegalArgumentException(
+                    "The date (" + clean + ") must be year-month or year-month-day; allowed 1990-01 to 2099-12", e);
+        }
+    }
+
+    /** First day it can mean: where counting from manufacture begins (CND-1). */
+    public LocalDate firstDay() {
+        return day.orElseGet(() -> month.atDay(1));
+    }
+
+    /** Last day it can mean: the last usable day of a printed month (CND-1). */
+    public LocalDate lastDay() {
+        return day.orElseGet(month::atEndOfMonth);
+    }
+
+    @Override
+    public String toString() {
+        return day.map(LocalDate::toString).orElseGet(month::toString);
+    }
+}

@@ -1,0 +1,43 @@
+package app.layette.core.entry;
+
+import app.layette.core.finding.RuleCode;
+
+/** Questions that are answered by eye, with one tap. The answers and what each one means are in {@link Answers}. */
+public enum Question {
+    CONDITION(RuleCode.SUIT_8),
+    HISTORY(RuleCode.CND_2),
+    CRASH(RuleCode.CND_3),
+    RECALL(RuleCode.CND_4),
+    PARTS(RuleCode.CND_5),
+    MANUALS(RuleCode.CND_6),
+    APPROVAL(RuleCode.CND_7),
+    BASE_SET_UP(RuleCode.CND_8),
+    SNUG_SHORTEST(RuleCode.SUIT_5),
+    HEAD_ROOM(RuleCode.SUIT_3),
+    SITS_WHOLE(RuleCode.CAB_3),
+    SYSTEMS(RuleCode.CAB_5),
+    LEG(RuleCode.CAB_8),
+    GAP(RuleCode.CAB_10),
+    GROUND(RuleCode.REC_3),
+    ANCHORS_HOOKED(RuleCode.SEC_4),
+    STRAP(RuleCode.SEC_3),
+    MOVEMENT(RuleCode.SEC_6),
+    WINDOWS(RuleCode.SEC_7),
+    CLICK(RuleCode.SEC_8),
+    WEBBING(RuleCode.HAR_4),
+    CLOTHING(RuleCode.HAR_9),
+    SNUG(RuleCode.HAR_7),
+    CLIP(RuleCode.HAR_8),
+    SUPPORT(RuleCode.HAR_10),
+    CAUTIONS(RuleCode.OUT_1);
+
+    private final RuleCode rule;
+
+    Question(RuleCode rule) {
+        this.rule = rule;
+    }
+
+    public RuleCode rule() {
+        return rule;
+    }
+}

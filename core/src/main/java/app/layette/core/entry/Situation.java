@@ -1,0 +1,353 @@
+package app.layette.core.entry;
+
+import app.layette.core.child.Child;
+import app.layette.core.entry.Fact.Dimension;
+import app.layette.core.entry.Fact.PageSays;
+import app.layette.core.entry.Fact.Part;
+import app.layette.core.entry.Fact.Stage;
+import app.layette.core.entry.FittingRecord.Unit;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.Permission;
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.PermissionTable;
+import app.layette.core.evidence.Said;
+import app.layette.core.evidence.SheetVersion;
+import app.layette.core.evidence.Source;
+import app.layette.core.evidence.Speaker;
+import app.layette.core.measure.Length;
+import app.layette.core.measure.Mass;
+import app.layette.core.practice.Practice;
+import app.layette.core.seat.InsertPiece;
+import app.layette.core.seat.SeatSheet;
+import app.layette.core.vehicle.SeatingPosition;
+import app.layette.core.vehicle.VehicleSheet;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+
+/**
+ * What is so now in one fitting, for one unit and its rider: the newest of the best-known facts, read from the entries
+ * that count. Estimates answer nothing here; rules that want them ask for them by name.
+ */
+public final class Situation {
+    private final Practice practice;
+    private final LocalDate today;
+    private final Unit unit;
+    private final List<Entry> all;
+    private final List<Entry> entries;
+    private final List<Changes.Placed> changes;
+    private final AdoptedSheets sheets;
+
+    private Situation(Practice practice, Sheets sheets, FittingRecord record, Unit unit, LocalDate today) {
+        this.practice = practice;
+        this.today = today;
+        this.unit = unit;
+        this.all = record.entries();
+        this.entries = Replay.effective(record.entries());
+        this.changes = Changes.in(entries);
+        this.sheets = AdoptedSheets.of(sheets, unit.sheet(), entries);
+    }
+
+    /**
+     * Reads a fitting.
+     *
+     * @param today the day in the fitting point's zone
+     * @throws UnusableEntriesException when the entries contradict each other or there is no unit
+     */
+    public static Situation of(Practice practice, Sheets sheets, FittingRecord record, LocalDate today) {
+        Unit unit = record.units().stream()
+                .findFirst()
+                .orElseThrow(() -> new UnusableEntriesException("The fitting has no unit; allowed 1 or more"));
+        return new Situation(practice, sheets, record, unit, today);
+    }
+
+    public Practice practice() {
+        return practice;
+    }
+
+    public LocalDate today() {
+        return today;
+    }
+
+    public Unit unit() {
+        return unit;
+    }
+
+    /** The adopted seat sheet, a draft without the values that a rule would lean on; empty when not at hand. */
+    public Optional<SeatSheet> seat() {
+        return sheets.seat().map(SeatSheet::asReliedOn);
+    }
+
+    /** The adopted vehicle sheet or the quick car, as far as it may be relied on. */
+    public Optional<VehicleSheet> car() {
+        Optional<VehicleSheet> quick = newest(Fact.QuickCarSeen.class).map(QuickCar::sheet);
+        return quick.or(() -> sheets.car().map(VehicleSheet::asReliedOn));
+    }
+
+    /** A newer version of a sheet in use that no lead has adopted or declined. */
+    public List<SheetVersion> pendingVersions() {
+        return sheets.pending();
+    }
+
+    public Optional<Stamped<Child>> child() {
+        return best(Fact.ChildDescribed.class, fact -> fact.of().equals(unit.rider()))
+                .map(stamped -> map(stamped, toChild(stamped.value())));
+    }
+
+    public Optional<Stamped<Mass>> weight() {
+        return best(Fact.Weighed.class, fact -> fact.of().equals(unit.rider()))
+                .map(stamped -> map(stamped, stamped.value().mass()));
+    }
+
+    /** Length of the child, or another length of the set-up, by tape. */
+    public Optional<Stamped<Fact.LengthMeasured>> measured(Dimension what) {
+        return best(Fact.LengthMeasured.class, fact -> fact.what() == what);
+    }
+
+    public Optional<Stamped<Fact.LabelRead>> label(Part part) {
+        return best(Fact.LabelRead.class, fact -> fact.part() == part);
+    }
+
+    /** The newest answer to a question; an estimate is no answer. */
+    public Optional<Stamped<String>> answer(Question question) {
+        return newest(Fact.Answered.class, fact -> fact.question() == question)
+                .map(stamped -> map(stamped, stamped.value().answer()));
+    }
+
+    /** The newest fact of a kind that was not estimated. */
+    public <F extends Fact> Optional<Stamped<F>> newest(Class<F> kind) {
+        return newest(kind, fact -> true);
+    }
+
+    /** The newest fact of a kind that was not estimated and fits. */
+    public <F extends Fact> Optional<Stamped<F>> newest(Class<F> kind, Predicate<F> fits) {
+        for (int i = entries.size() - 1; i >= 0; i--) {
+            Entry entry = entries.get(i);
+            if (kind.isInstance(entry.fact()) && !entry.how().isEstimate() && fits.test(kind.cast(entry.fact()))) {
+                return Optional.of(stamp(entry, kind.cast(entry.fact())));
+            }
+        }
+        return Optional.empty();
+    }
+
+    public Optional<Stamped<Fact.LevelRead>> level(Stage stage) {
+        return newest(Fact.LevelRead.class, fact -> fact.stage() == stage);
+    }
+
+    public Optional<Stamped<Fact.Placed>> placed() {
+        return newest(Fact.Placed.class);
+    }
+
+    public Optional<Method> method() {
+        return placed().map(placed -> placed.value().method());
+    }
+
+    /** The chosen seating position, when the car has it. */
+    public Optional<SeatingPosition> position() {
+        return placed().flatMap(placed ->
+                car().flatMap(car -> car.position(placed.value().position())));
+    }
+
+    /** Whether a piece of the insert was last seen in or out; empty when nobody said. */
+    public Optional<Stamped<Fact.InsertSet>> insert(InsertPiece piece) {
+        return newest(Fact.InsertSet.class, fact -> fact.piece().equals(piece.key()));
+    }
+
+    /** How much the pieces now in lift the child along the shell back. */
+    public Length insertLift() {
+        Length lift = Length.ZERO;
+        for (InsertPiece piece : seat().flatMap(seat -> seat.insert().value()).orElse(List.of())) {
+            if (insert(piece).map(set -> set.value().in()).orElse(false)) {
+                lift = lift.plus(piece.lift());
+            }
+        }
+        return lift;
+    }
+
+    /** Top of the shoulder along the shell back with the insert as it is, by tape; empty when only seen by eye. */
+    public Optional<Stamped<Length>> shoulder() {
+        return measured(Dimension.SHOULDER).map(this::withInsert);
+    }
+
+    /** Top of the head along the shell back with the insert as it is, by tape. */
+    public Optional<Stamped<Length>> crown() {
+        return measured(Dimension.CROWN).map(this::withInsert);
+    }
+
+    private Stamped<Length> withInsert(Stamped<Fact.LengthMeasured> height) {
+        boolean bare = height.value().insert() == Fact.InsertState.BARE;
+        Length length = height.value().length();
+        return map(height, bare ? length.plus(insertLift()) : length);
+    }
+
+    /**
+     * Whether something is permitted here: the sheets' answer, which an entry with its manual page may fill where it is
+     * not known, or tighten, and never loosen.
+     */
+    public Permission permission(PermissionKey key) {
+        Permission answer = Permission.ALLOWED;
+        for (Speaker speaker : PermissionTable.shipped().speakers(key)) {
+            answer = answer.and(permission(key, speaker));
+        }
+        return answer;
+    }
+
+    private Permission permission(PermissionKey key, Speaker speaker) {
+        Evidence<Said> sheet = speaker == Speaker.SEAT
+                ? seat().map(seat -> seat.says(key)).orElse(Evidence.notLooked())
+                : car().map(car -> car.says(key)).orElse(Evidence.notLooked());
+        Permission bySheet = judge(key, speaker, sheet);
+        List<Stamped<Fact.PermissionRead>> read = pages(key, speaker);
+        if (read.isEmpty()) {
+            return bySheet;
+        }
+        Permission byPage = agreed(read)
+                .map(says -> judge(key, speaker, evidence(says, read.get(0))))
+                .orElse(Permission.NOT_KNOWN);
+        return bySheet == Permission.NOT_KNOWN ? byPage : bySheet.and(byPage);
+    }
+
+    private Permission judge(PermissionKey key, Speaker speaker, Evidence<Said> evidence) {
+        PermissionTable table = PermissionTable.shipped();
+        return table.decideFor(speaker, key, evidence, practice.profile().rollsBeside());
+    }
+
+    private List<Stamped<Fact.PermissionRead>> pages(PermissionKey key, Speaker speaker) {
+        return entries.stream()
+                .filter(entry -> entry.fact() instanceof Fact.PermissionRead read
+                        && read.permission() == key
+                        && read.speaker() == speaker
+                        && entry.how().isReadInDocument())
+                .map(entry -> stamp(entry, (Fact.PermissionRead) entry.fact()))
+                .toList();
+    }
+
+    /** Every fact of a kind that was read on a page. */
+    public <F extends Fact> List<F> pages(Class<F> kind) {
+        return entries.stream()
+                .filter(entry -> kind.isInstance(entry.fact()) && entry.how().isReadInDocument())
+                .map(entry -> kind.cast(entry.fact()))
+                .toList();
+    }
+
+    /** What all readings of a page say; empty when two of them disagree. */
+    private static Optional<PageSays> agreed(List<Stamped<Fact.PermissionRead>> read) {
+        Set<PageSays> says = read.stream().map(each -> each.value().says()).collect(Collectors.toSet());
+        return says.size() == 1 ? Optional.of(says.iterator().next()) : Optional.empty();
+    }
+
+    private static Evidence<Said> evidence(PageSays says, Stamped<?> read) {
+        Source source = new Source("manual", read.how().place(), read.on());
+        return switch (says) {
+            case ALLOWED -> Evidence.stated(Said.ALLOWED, source);
+            case NOT_ALLOWED -> Evidence.stated(Said.NOT_ALLOWED, source);
+            case SILENT -> Evidence.silent(source);
+        };
+    }
+
+    /** The anchor limit that a manual prints: the sheet's, or a page read for this fitting where nobody had looked. */
+    public Evidence<Mass> anchorLimit(Speaker speaker) {
+        Evidence<Mass> sheet = speaker == Speaker.SEAT
+                ? seat().map(SeatSheet::anchorLimit).orElse(Evidence.notLooked())
+                : car().map(VehicleSheet::anchorLimit).orElse(Evidence.notLooked());
+        return sheet.orElse(page(Fact.Quantity.ANCHOR_LIMIT, speaker, Fact.QuantityRead::mass));
+    }
+
+    /** The gap to the front seat that a manual asks: the sheet's, or a page read where nobody had looked. */
+    public Evidence<Length> gapAsked(Speaker speaker) {
+        Evidence<Length> sheet = speaker == Speaker.SEAT
+                ? seat().map(SeatSheet::gap).orElse(Evidence.notLooked())
+                : car().map(VehicleSheet::gap).orElse(Evidence.notLooked());
+        return sheet.orElse(page(Fact.Quantity.GAP, speaker, Fact.QuantityRead::length));
+    }
+
+    private <Q> Evidence<Q> page(Fact.Quantity quantity, Speaker speaker, Function<Fact.QuantityRead, Q> value) {
+        Optional<Stamped<Fact.QuantityRead>> read = entries.stream()
+                .filter(entry -> entry.fact() instanceof Fact.QuantityRead each
+                        && each.quantity() == quantity
+                        && each.speaker() == speaker
+                        && entry.how().isReadInDocument())
+                .map(entry -> stamp(entry, (Fact.QuantityRead) entry.fact()))
+                .reduce((first, second) -> second);
+        if (read.isEmpty()) {
+            return Evidence.notLooked();
+        }
+        Source source =
+                new Source("manual", read.get().how().place(), read.get().on());
+        Q stated = value.apply(read.get().value());
+        return stated == null ? Evidence.silent(source) : Evidence.stated(stated, source);
+    }
+
+    /** The latest place at which any of these changes happened, leaving out one entry's own place; 0 for never. */
+    public int lastChange(Set<Change> kinds, int exceptSeq) {
+        return changes.stream()
+                .filter(change -> kinds.contains(change.change()) && change.seq() != exceptSeq)
+                .mapToInt(Changes.Placed::seq)
+                .max()
+                .orElse(0);
+    }
+
+    /** Every entry as it was sent, corrections in their own places. */
+    public List<Entry> everything() {
+        return all;
+    }
+
+    /** The last place in the fitting; 0 when it is empty. */
+    public int lastSeq() {
+        return all.stream().mapToInt(Entry::seq).max().orElse(0);
+    }
+
+    public Optional<Stamped<Fact.Ended>> ended() {
+        return newest(Fact.Ended.class);
+    }
+
+    /** An estimated length, where nothing better is known; only ever shown as an estimate. */
+    public Optional<Stamped<Fact.LengthMeasured>> estimated(Dimension what) {
+        return entries.stream()
+                .filter(entry -> entry.how().isEstimate()
+                        && entry.fact() instanceof Fact.LengthMeasured length
+                        && length.what() == what)
+                .map(entry -> stamp(entry, (Fact.LengthMeasured) entry.fact()))
+                .reduce((first, second) -> second);
+    }
+
+    private <F extends Fact> Optional<Stamped<F>> best(Class<F> kind, Predicate<F> fits) {
+        Stamped<F> best = null;
+        for (Entry entry : entries) {
+            if (kind.isInstance(entry.fact()) && !entry.how().isEstimate() && fits.test(kind.cast(entry.fact()))) {
+                Stamped<F> here = stamp(entry, kind.cast(entry.fact()));
+                best = best == null ? here : best.orBetter(here);
+            }
+        }
+        return Optional.ofNullable(best);
+    }
+
+    private static Child toChild(Fact.ChildDescribed described) {
+        OptionalInt gestation =
+                described.gestationDays() == null ? OptionalInt.empty() : OptionalInt.of(described.gestationDays());
+        return new Child(
+                described.born(),
+                gestation,
+                Optional.ofNullable(described.sex()),
+                Optional.ofNullable(described.birthWeight()));
+    }
+
+    private <F> Stamped<F> stamp(Entry entry, F value) {
+        return new Stamped<>(
+                value,
+                entry.seq(),
+                entry.seen(),
+                entry.at().atZoneSameInstant(practice.zone()).toOffsetDateTime(),
+                entry.by(),
+                entry.how());
+    }
+
+    private static <A, B> Stamped<B> map(Stamped<A> stamped, B value) {
+        return new Stamped<>(value, stamped.seq(), stamped.seen(), stamped.at(), stamped.by(), stamped.how());
+    }
+}

@@ -1,0 +1,33 @@
+package app.layette.core.evidence;
+
+/** Everything that some manual has to allow. Who speaks and what silence means is in {@link PermissionTable}. */
+public enum PermissionKey {
+    AMERICAN_ROUTING,
+    EUROPEAN_ROUTING,
+    CARRIER_WITHOUT_BASE,
+    BOTH_SYSTEMS,
+    LOCKING_CLIP,
+    TOP_TETHER_REAR_FACING,
+    ANCHOR_STRAP_UNDER_LOCK_OFF,
+    TOWEL,
+    NOODLE,
+    ROLL_WITH_FOOT,
+    ROLLS_BESIDE_CHILD,
+    CROTCH_CLOTH,
+    BORROWED_INNER_ANCHORS,
+    INFLATABLE_BELT,
+    UNUSUAL_VEHICLE_SEAT,
+    FRONT_ROW,
+    TOUCHING_FRONT_SEAT,
+    OVERHANG,
+    HANDLE_POSITION,
+    LOAD_LEG_OMITTED,
+    BASE_LIFTED_BY_LEG,
+    CAR_BED_POSITION,
+    LAY_FLAT_POSITION,
+    LEG_OVER_STORAGE,
+    FEET_PAST_END,
+    LOWER_ANCHORS_AT_POSITION,
+    BELT_LOCKABLE,
+    FRONT_AIRBAG_OFF
+}

@@ -1,0 +1,22 @@
+package app.layette.core.evidence;
+
+import java.time.LocalDate;
+
+/**
+ * Where a value came from.
+ *
+ * @param document title of the manual, "label", or how it was seen
+ * @param place page or part, empty when the document has none
+ * @param readOn the day it was read; {@code null} when the document does not say
+ */
+public record Source(String document, String place, LocalDate readOn) {
+    public Source {
+        document = document == null ? "" : document;
+        place = place == null ? "" : place;
+    }
+
+    /** Something seen or measured beside the car on a day. */
+    public static Source seen(LocalDate on) {
+        return new Source("seen", "", on);
+    }
+}

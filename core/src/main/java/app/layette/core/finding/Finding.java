@@ -1,0 +1,85 @@
+package app.layette.core.finding;
+
+import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.Source;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * One verdict of one rule.
+ *
+ * @param code the rule
+ * @param weight how much it weighs
+ * @param message key of the sentence, unique for each way a rule can end; its last part is the reason that tests assert
+ * @param arguments the values it used, by the names that the sentence uses
+ * @param sources where those values came from
+ * @param changes keys of what would change the verdict
+ */
+public record Finding(
+        RuleCode code,
+        Weight weight,
+        String message,
+        Map<String, Argument> arguments,
+        List<Source> sources,
+        List<String> changes) {
+
+    public Finding {
+        arguments = Collections.unmodifiableMap(new LinkedHashMap<>(arguments));
+        sources = List.copyOf(sources);
+        changes = List.copyOf(changes);
+    }
+
+    /** Starts a finding; the message key becomes {@code finding.CODE.reason}. */
+    public static Builder of(RuleCode code, Weight weight, String reason) {
+        return new Builder(code, weight, "finding." + code.text() + "." + reason);
+    }
+
+    /** The last part of the message key. */
+    public String reason() {
+        return message.substring(message.lastIndexOf('.') + 1);
+    }
+
+    /** Collects the parts of a finding. */
+    public static final class Builder {
+        private final RuleCode code;
+        private final Weight weight;
+        private final String message;
+        private final Map<String, Argument> arguments = new LinkedHashMap<>();
+        private final List<Source> sources = new ArrayList<>();
+        private final List<String> changes = new ArrayList<>();
+
+        private Builder(RuleCode code, Weight weight, String message) {
+            this.code = code;
+            this.weight = weight;
+            this.message = message;
+        }
+
+        public Builder with(String name, Object value) {
+            arguments.put(name, Argument.of(value));
+            return this;
+        }
+
+        public Builder from(Source source) {
+            sources.add(source);
+            return this;
+        }
+
+        public Builder from(Evidence<?> evidence) {
+            evidence.source().ifPresent(sources::add);
+            return this;
+        }
+
+        /** Names what would change the verdict; the key becomes {@code change.KEY}. */
+        public Builder changedBy(String key) {
+            changes.add("change." + key);
+            return this;
+        }
+
+        public Finding build() {
+            return new Finding(code, weight, message, arguments, sources, changes);
+        }
+    }
+}

@@ -1,0 +1,122 @@
+package app.layette.core.fitting;
+
+import app.layette.core.condition.Expiry;
+import app.layette.core.entry.Entry;
+import app.layette.core.entry.Fact.Ended;
+import app.layette.core.entry.Fact.Ending;
+import app.layette.core.entry.Fact.Ordered;
+import app.layette.core.entry.FittingRecord;
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Sheets;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.finding.Finding;
+import app.layette.core.gate.Gate;
+import app.layette.core.gate.RuleBook;
+import app.layette.core.practice.Practice;
+import app.layette.core.recline.ReclineAdvice;
+import app.layette.core.run.Run;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/** Plans a fitting: {@code plan = f(practice, sheets, entries, today)}. No clock, no database, no state. */
+public final class FittingPlanner {
+    /** Version of the rules and formulas, written into every plan. */
+    public static final String ENGINE_VERSION = "0.1.0";
+
+    private final RuleBook rules;
+
+    public FittingPlanner() {
+        this(RuleBook.shipped());
+    }
+
+    public FittingPlanner(RuleBook rules) {
+        this.rules = rules;
+    }
+
+    /**
+     * Plans a fitting.
+     *
+     * @param practice where and how it is done
+     * @param sheets every sheet version that it may refer to
+     * @param record its riders, units and entries
+     * @param today the day in the fitting point's zone
+     * @throws app.layette.core.entry.UnusableEntriesException when the entries contradict each other
+     */
+    public FittingPlan plan(Practice practice, Sheets sheets, FittingRecord record, LocalDate today) {
+        Situation situation = Situation.of(practice, sheets, record, today);
+        Method method = situation.method().orElse(Method.BASE_FLEXIBLE_ANCHORS);
+        Gate gate = Gate.judge(rules, situation, method);
+        return new FittingPlan(
+                state(situation, practice, sheets, record),
+                method,
+                situation,
+                gate,
+                Run.of(method, situation, gate),
+                findings(gate),
+                ReclineAdvice.of(situation),
+                dates(situation));
+    }
+
+    /** A hand-over counts only if the gate was open when it was signed, and no trainee signed it. */
+    private FittingState state(Situation situation, Practice practice, Sheets sheets, FittingRecord record) {
+        Optional<Stamped<Ended>> ended = situation.ended();
+        if (ended.isEmpty()) {
+            return FittingState.OPEN;
+        }
+        return switch (ended.get().value().ending()) {
+            case LEFT_WITH_OPEN_FINDINGS -> FittingState.LEFT_WITH_OPEN_FINDINGS;
+            case NOT_FITTED -> FittingState.NOT_FITTED;
+            case HANDED_OVER ->
+                wasOpen(ended.get(), practice, sheets, record) ? FittingState.HANDED_OVER : FittingState.OPEN;
+        };
+    }
+
+    private boolean wasOpen(Stamped<Ended> ended, Practice practice, Sheets sheets, FittingRecord record) {
+        if (ended.by().isTrainee()) {
+            return false;
+        }
+        List<Entry> earlier = record.entries().stream()
+                .filter(entry -> entry.seq() < ended.seq())
+                .toList();
+        FittingRecord then = new FittingRecord(record.riders(), record.units(), earlier);
+        Situation before = Situation.of(practice, sheets, then, ended.on());
+        return before.method()
+                .map(method -> Gate.judge(rules, before, method).isOpen())
+                .orElse(false);
+    }
+
+    private static List<Finding> findings(Gate gate) {
+        return gate.conclusions().stream()
+                .flatMap(each -> each.findings().stream())
+                .sorted(Comparator.comparing(Finding::weight))
+                .toList();
+    }
+
+    private static List<DatedEvent> dates(Situation situation) {
+        List<DatedEvent> dates = new ArrayList<>();
+        Expiry.of(situation)
+                .flatMap(Expiry.LastDay::lastDay)
+                .ifPresent(day -> dates.add(new DatedEvent("date.EXPIRY", day)));
+        situation
+                .newest(Ordered.class)
+                .map(order -> order.value().reviewOn())
+                .ifPresent(day -> dates.add(new DatedEvent("date.ORDER_REVIEW", day)));
+        situation
+                .answer(Question.RECALL)
+                .map(answer ->
+                        answer.on().plusDays(situation.practice().profile().recallDays()))
+                .ifPresent(day -> dates.add(new DatedEvent("date.RECALL_AGAIN", day)));
+        situation
+                .ended()
+                .filter(ended -> ended.value().ending() == Ending.HANDED_OVER)
+                .ifPresent(ended -> dates.add(
+                        new DatedEvent("date.MONTHLY_INCH_TEST", ended.on().plusMonths(1))));
+        dates.sort(Comparator.comparing(DatedEvent::on));
+        return dates;
+    }
+}

@@ -1,0 +1,5 @@
+/**
+ * The one door into the core: {@link app.layette.core.fitting.FittingPlanner}. A plan is a pure function of practice,
+ * sheets, entries and the day; same input, same plan.
+ */
+package app.layette.core.fitting;

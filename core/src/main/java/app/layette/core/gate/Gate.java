@@ -1,0 +1,90 @@
+package app.layette.core.gate;
+
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Situation;
+import app.layette.core.finding.Weight;
+import app.layette.core.gate.ConclusionState.State;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * All required conclusions of a method and how they stand.
+ *
+ * @param conclusions in the order of the work; never empty
+ */
+public record Gate(List<ConclusionState> conclusions) {
+    public Gate {
+        if (conclusions.isEmpty()) {
+            throw new IllegalArgumentException("A gate without required conclusions would let everything through");
+        }
+        conclusions = List.copyOf(conclusions);
+    }
+
+    public static Gate judge(RuleBook rules, Situation situation, Method method) {
+        return new Gate(Required.by(method).stream()
+                .map(conclusion -> judge(conclusion, rules.ruleFor(conclusion), situation))
+                .toList());
+    }
+
+    /** Whether everything required is present, passed and fresh. */
+    public boolean isOpen() {
+        return conclusions.stream().allMatch(ConclusionState::passed);
+    }
+
+    /** What keeps it shut, in the order of the work. */
+    public List<ConclusionState> blocking() {
+        return conclusions.stream().filter(each -> !each.passed()).toList();
+    }
+
+    /** How one conclusion stands; empty when the method does not require it. */
+    public Optional<ConclusionState> state(Conclusion conclusion) {
+        return conclusions.stream()
+                .filter(each -> each.conclusion() == conclusion)
+                .findFirst();
+    }
+
+    private static ConclusionState judge(Conclusion conclusion, Optional<Rule> rule, Situation situation) {
+        if (rule.isEmpty()) {
+            return broken(conclusion);
+        }
+        Verdict verdict;
+        try {
+            verdict = rule.get().judge(situation);
+        } catch (RuntimeException e) {
+            // Fails closed: whatever a rule trips over, the hand-over stays shut and the rest is still judged.
+            return broken(conclusion);
+        }
+        if (verdict instanceof Verdict.Open open) {
+            return new ConclusionState(conclusion, State.OPEN, List.of(), Optional.of(open.waitsFor()), 0);
+        }
+        return judged(conclusion, (Verdict.Judged) verdict, situation);
+    }
+
+    private static ConclusionState judged(Conclusion conclusion, Verdict.Judged verdict, Situation situation) {
+        int since = 0;
+        for (Verdict.Check check : verdict.checks()) {
+            int spoiled = situation.lastChange(Spoils.of(conclusion), check.seq());
+            if (spoiled > check.seen()) {
+                return new ConclusionState(conclusion, State.STALE, List.of(), Optional.empty(), spoiled);
+            }
+            since = Math.max(since, check.seq());
+        }
+        State state = stateOf(verdict.deciding().weight());
+        return new ConclusionState(conclusion, state, verdict.findings(), Optional.empty(), since);
+    }
+
+    private static State stateOf(Weight weight) {
+        return switch (weight) {
+            case HOLDS, ADVISE -> State.PASSED;
+            case NOT_KNOWN -> State.NOT_KNOWN;
+            case STOP, FIX -> State.FAILED;
+        };
+    }
+
+    private static ConclusionState broken(Conclusion conclusion) {
+        return new ConclusionState(conclusion, State.BROKEN, List.of(), Optional.of("open.BROKEN_RULE"), 0);
+    }
+}

@@ -1,0 +1,5 @@
+/**
+ * The positive gate: a hand-over opens only when each conclusion that the method requires is present, passed and fresh.
+ * A rule that throws, is missing or has nothing to judge does not pass.
+ */
+package app.layette.core.gate;

@@ -1,0 +1,37 @@
+package app.layette.core.handover;
+
+import static app.layette.core.finding.RuleCode.OUT_3;
+
+import app.layette.core.entry.Entry;
+import app.layette.core.entry.Fact.Countersigned;
+import app.layette.core.entry.Situation;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+
+/** OUT-3: whatever a trainee entered was seen and signed for by a technician or a lead afterwards. */
+public final class SignedFor implements Rule {
+    @Override
+    public Conclusion conclusion() {
+        return Conclusion.SIGNED_FOR;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        int lastByTrainee = situation.everything().stream()
+                .filter(entry -> entry.by().isTrainee())
+                .mapToInt(Entry::seq)
+                .max()
+                .orElse(0);
+        if (lastByTrainee == 0) {
+            return Verdict.judged(Finding.of(OUT_3, Weight.HOLDS, "noTrainee"));
+        }
+        boolean signed = situation.everything().stream()
+                .anyMatch(entry -> entry.fact() instanceof Countersigned
+                        && !entry.by().isTrainee()
+                        && entry.seen() >= lastByTrainee);
+        return signed ? Verdict.judged(Finding.of(OUT_3, Weight.HOLDS, "countersigned")) : Verdict.open("COUNTERSIGN");
+    }
+}

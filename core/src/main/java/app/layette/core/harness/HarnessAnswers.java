@@ -1,0 +1,92 @@
+package app.layette.core.harness;
+
+import static app.layette.core.finding.RuleCode.HAR_10;
+import static app.layette.core.finding.RuleCode.HAR_7;
+import static app.layette.core.finding.RuleCode.HAR_8;
+
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.practice.PracticeProfile.SnugTest;
+import app.layette.core.rule.AnsweredByEye;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import app.layette.core.seat.Harness;
+import app.layette.core.seat.SeatSheet;
+import java.util.List;
+import java.util.Optional;
+
+/** The harness rules that an answer by eye decides: HAR-4, SUIT-5, HAR-7 to HAR-10. */
+public final class HarnessAnswers {
+    private HarnessAnswers() {}
+
+    public static List<Rule> rules() {
+        return List.of(
+                new AnsweredByEye(Conclusion.WEBBING, Question.WEBBING),
+                new AnsweredByEye(Conclusion.SNUG_AT_SHORTEST, Question.SNUG_SHORTEST),
+                new AnsweredByEye(Conclusion.CLOTHING, Question.CLOTHING),
+                new AnsweredByEye(Conclusion.SUPPORT, Question.SUPPORT, HarnessAnswers::rolls),
+                new Snug(),
+                new Clip());
+    }
+
+    /** HAR-10: rolls beside the child, by the seat manual; where it was read and is silent, by the profile's school. */
+    private static Verdict.Judged rolls(Situation situation, Stamped<String> answer) {
+        Finding.Builder finding = switch (situation.permission(PermissionKey.ROLLS_BESIDE_CHILD)) {
+            case ALLOWED -> Finding.of(HAR_10, Weight.HOLDS, "rollsAllowed");
+            case NOT_ALLOWED -> Finding.of(HAR_10, Weight.FIX, "rollsNotAllowed");
+            case NOT_KNOWN -> Finding.of(HAR_10, Weight.NOT_KNOWN, "rollsNotKnown");
+        };
+        return Verdict.judged(finding.changedBy("SUPPORT"));
+    }
+
+    /** The test that counts here: the manual's own, or the profile's where the manual was read and names none. */
+    public static Optional<SnugTest> snugTest(Situation situation) {
+        Evidence<SnugTest> manual =
+                situation.seat().map(SeatSheet::harness).map(Harness::snugTest).orElse(Evidence.notLooked());
+        return manual.value()
+                .or(() -> manual.isSilent()
+                        ? Optional.of(situation.practice().profile().snugTest())
+                        : Optional.empty());
+    }
+
+    /** HAR-7: the harness passes the snug test that counts here, and is not too tight. */
+    private static final class Snug implements Rule {
+        @Override
+        public Conclusion conclusion() {
+            return Conclusion.SNUG_TEST;
+        }
+
+        @Override
+        public Verdict judge(Situation situation) {
+            if (situation.seat().isPresent() && snugTest(situation).isEmpty()) {
+                return Verdict.judged(
+                        Finding.of(HAR_7, Weight.NOT_KNOWN, "testNotLooked").changedBy("SEAT_MANUAL"));
+            }
+            return new AnsweredByEye(Conclusion.SNUG_TEST, Question.SNUG).judge(situation);
+        }
+    }
+
+    /** HAR-8: the chest clip at armpit level; falls away where the sheet states that there is none. */
+    private static final class Clip implements Rule {
+        @Override
+        public Conclusion conclusion() {
+            return Conclusion.CLIP;
+        }
+
+        @Override
+        public Verdict judge(Situation situation) {
+            Evidence<Boolean> clip =
+                    situation.seat().map(SeatSheet::harness).map(Harness::clip).orElse(Evidence.notLooked());
+            boolean statedNone = clip.value().map(has -> !has).orElse(false);
+            return statedNone
+                    ? Verdict.judged(Finding.of(HAR_8, Weight.HOLDS, "noClip").from(clip))
+                    : new AnsweredByEye(Conclusion.CLIP, Question.CLIP).judge(situation);
+        }
+    }
+}

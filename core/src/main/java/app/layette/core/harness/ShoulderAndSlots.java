@@ -1,0 +1,65 @@
+package app.layette.core.harness;
+
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.measure.Length;
+import app.layette.core.seat.SeatSheet;
+import app.layette.core.seat.Shell;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Where the shoulder lies among the harness slots (HAR-1, HAR-3): measured along the shell back, or seen by eye as
+ * "between two slots"; the later look counts. Estimates are never read here.
+ *
+ * @param slots heights of the slots, lowest first; empty when the sheet does not have them
+ * @param best the slot at or next below the shoulder, from 1; 0 when the shoulder is below the lowest
+ * @param shoulder its height, when measured
+ * @param look the look it rests on
+ */
+public record ShoulderAndSlots(List<Length> slots, int best, Optional<Length> shoulder, Stamped<?> look) {
+
+    /** Reads the situation; empty when nobody has looked. */
+    public static Optional<ShoulderAndSlots> in(Situation situation) {
+        List<Length> slots = situation
+                .seat()
+                .map(SeatSheet::shell)
+                .map(Shell::slots)
+                .flatMap(Evidence::value)
+                .orElse(List.of());
+        Optional<Stamped<Length>> byTape = situation.shoulder();
+        Optional<Stamped<Fact.ShoulderSeen>> byEye = situation.newest(Fact.ShoulderSeen.class);
+        boolean tapeIsLater = byTape.isPresent()
+                && (byEye.isEmpty() || byTape.get().seq() > byEye.get().seq());
+        if (tapeIsLater) {
+            Length height = byTape.get().value();
+            return Optional.of(
+                    new ShoulderAndSlots(slots, atOrBelow(slots, height), Optional.of(height), byTape.get()));
+        }
+        return byEye.map(seen -> new ShoulderAndSlots(
+                slots, Math.min(seen.value().slotAtOrBelow(), slots.size()), Optional.empty(), seen));
+    }
+
+    /** HAR-1: the highest slot at or below a height, from 1; 0 when all are above it. */
+    public static int atOrBelow(List<Length> slots, Length height) {
+        int best = 0;
+        for (int i = 0; i < slots.size(); i++) {
+            if (!slots.get(i).isMoreThan(height)) {
+                best = i + 1;
+            }
+        }
+        return best;
+    }
+
+    /** How far a slot lies below the shoulder; empty when the shoulder was only seen by eye. */
+    public Optional<Length> below(int slot) {
+        return shoulder.map(height -> height.minus(slots.get(slot - 1)));
+    }
+
+    /** How far the lowest slot lies above the shoulder; empty when it does not, or was only seen by eye. */
+    public Optional<Length> belowLowest() {
+        return best > 0 ? Optional.empty() : shoulder.map(height -> slots.get(0).minus(height));
+    }
+}

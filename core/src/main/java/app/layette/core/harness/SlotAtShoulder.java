@@ -1,0 +1,107 @@
+package app.layette.core.harness;
+
+import static app.layette.core.finding.RuleCode.HAR_1;
+import static app.layette.core.finding.RuleCode.HAR_2;
+import static app.layette.core.finding.RuleCode.HAR_4;
+
+import app.layette.core.entry.Fact.SlotsSet;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.measure.Length;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import app.layette.core.rule.Verdict.Judged;
+import app.layette.core.seat.Harness;
+import app.layette.core.seat.SeatSheet;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * HAR-1, HAR-2 and HAR-4: the shoulder webbing comes from the slot at or next below the shoulder, from the same slot on
+ * both sides and in pad and shell, with the loop that the sheet gives for it. Judged is what was set, never what was
+ * advised.
+ */
+public final class SlotAtShoulder implements Rule {
+    @Override
+    public Conclusion conclusion() {
+        return Conclusion.SLOT;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        Optional<ShoulderAndSlots> shoulder = ShoulderAndSlots.in(situation);
+        Optional<Stamped<SlotsSet>> set = situation.newest(SlotsSet.class);
+        if (shoulder.isEmpty() || set.isEmpty()) {
+            return Verdict.open(shoulder.isEmpty() ? "SHOULDER" : "SLOTS");
+        }
+        if (shoulder.get().slots().isEmpty()) {
+            return Verdict.judged(
+                    Finding.of(HAR_1, Weight.NOT_KNOWN, "slotsNotKnown").changedBy("SEAT_MANUAL"));
+        }
+        return judge(set.get().value(), shoulder.get(), situation)
+                .restingOn(shoulder.get().look());
+    }
+
+    private static Judged judge(SlotsSet set, ShoulderAndSlots shoulder, Situation situation) {
+        int slot = set.leftShell();
+        if (slot != set.rightShell()) {
+            return Verdict.judged(Finding.of(HAR_4, Weight.FIX, "unequalSides")
+                    .with("left", set.leftShell())
+                    .with("right", set.rightShell())
+                    .changedBy("SLOTS"));
+        }
+        if (set.leftPad() != slot || set.rightPad() != slot) {
+            return Verdict.judged(Finding.of(HAR_4, Weight.FIX, "padDiffers")
+                    .with("slot", slot)
+                    .with("pad", set.leftPad() != slot ? set.leftPad() : set.rightPad())
+                    .changedBy("SLOTS"));
+        }
+        if (slot != shoulder.best()) {
+            return Verdict.judged(
+                    Finding.of(HAR_1, Weight.FIX, slot > shoulder.best() ? "aboveShoulder" : "notNextBelow")
+                            .with("slot", slot)
+                            .with("best", shoulder.best())
+                            .changedBy("SLOTS"));
+        }
+        return loop(set, situation).map(Verdict::judged).orElseGet(() -> farBelow(slot, shoulder, situation));
+    }
+
+    private static Optional<Finding.Builder> loop(SlotsSet set, Situation situation) {
+        Evidence<List<Harness.Loop>> loops =
+                situation.seat().map(SeatSheet::harness).map(Harness::loops).orElse(Evidence.notLooked());
+        if (!loops.isLooked()) {
+            return Optional.of(
+                    Finding.of(HAR_4, Weight.NOT_KNOWN, "loopsNotLooked").changedBy("SEAT_MANUAL"));
+        }
+        return loops.value()
+                .flatMap(list -> list.stream()
+                        .filter(loop -> loop.isFor(set.leftShell()))
+                        .findFirst())
+                .filter(loop -> !loop.name().equals(set.loop()))
+                .map(loop -> Finding.of(HAR_4, Weight.FIX, "otherLoop")
+                        .with("slot", set.leftShell())
+                        .with("loop", loop.name())
+                        .from(loops)
+                        .changedBy("SLOTS"));
+    }
+
+    private static Judged farBelow(int slot, ShoulderAndSlots shoulder, Situation situation) {
+        Optional<Length> below = shoulder.below(slot);
+        Finding.Builder holds = Finding.of(HAR_1, Weight.HOLDS, below.isPresent() ? "nextBelow" : "nextBelowByEye")
+                .with("slot", slot);
+        below.ifPresent(gap -> holds.with("below", gap));
+        Judged verdict = Verdict.judged(holds);
+        Length far = situation.practice().profile().slotFarBelow();
+        return below.filter(gap -> gap.isMoreThan(far))
+                .map(gap -> verdict.andAlso(Finding.of(HAR_2, Weight.ADVISE, "farBelow")
+                        .with("below", gap)
+                        .with("far", far)
+                        .changedBy("INSERT_OR_SEAT")
+                        .build()))
+                .orElse(verdict);
+    }
+}

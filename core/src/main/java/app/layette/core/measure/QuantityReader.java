@@ -1,0 +1,179 @@
+package app.layette.core.measure;
+
+import app.layette.core.measure.UnreadableMeasureException.Reason;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.DoubleFunction;
+import java.util.function.Predicate;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Reads what people type beside a car: {@code 6 lb 4 oz}, {@code 2.9 kg}, {@code 19 1/2 in}, {@code 49,5}. A comma
+ * followed by three digits is refused because it means thousands to some and decimals to others; a bare number is taken
+ * only if one unit alone makes it plausible.
+ */
+final class QuantityReader {
+    private static final String NUMBER = "(-?\\d+(?:[.,]\\d+)?)";
+    private static final Pattern AMBIGUOUS_COMMA = Pattern.compile("\\d,\\d{3}(?!\\d)");
+    private static final Pattern NUMBER_WITH_FRACTION =
+            Pattern.compile("(?:(-?\\d+)\\s+)?(\\d+)\\s*/\\s*(\\d+)\\s*(.*)");
+    private static final Pattern NUMBER_WITH_UNIT = Pattern.compile(NUMBER + "\\s*(.*)");
+    private static final Pattern POUNDS_AND_OUNCES =
+            Pattern.compile(NUMBER + "\\s*(?:lb|lbs|pounds?)\\s*" + NUMBER + "\\s*(?:oz|ounces?)");
+
+    private static final Map<String, DoubleFunction<Mass>> MASS_UNITS = Map.ofEntries(
+            Map.entry("kg", Mass::ofKilograms),
+            Map.entry("g", Mass::ofGrams),
+            Map.entry("lb", Mass::ofPounds),
+            Map.entry("lbs", Mass::ofPounds),
+            Map.entry("pound", Mass::ofPounds),
+            Map.entry("pounds", Mass::ofPounds),
+            Map.entry("oz", ounces -> Mass.ofPoundsAndOunces(0, ounces)));
+
+    private static final Map<String, DoubleFunction<Length>> LENGTH_UNITS = Map.ofEntries(
+            Map.entry("mm", Length::ofMillimetres),
+            Map.entry("cm", Length::ofCentimetres),
+            Map.entry("m", metres -> Length.ofMillimetres(metres * 1000)),
+            Map.entry("in", Length::ofInches),
+            Map.entry("inch", Length::ofInches),
+            Map.entry("inches", Length::ofInches),
+            Map.entry("\"", Length::ofInches));
+
+    private QuantityReader() {}
+
+    static Mass mass(String text, MassRange allowed) {
+        Bounds bounds = new Bounds(text, both(allowed.min()), both(allowed.max()));
+        String clean = clean(text, bounds);
+        Matcher poundsAndOunces = POUNDS_AND_OUNCES.matcher(clean);
+        Mass read = poundsAndOunces.matches()
+                ? Mass.ofPoundsAndOunces(number(poundsAndOunces.group(1)), number(poundsAndOunces.group(2)))
+                : read(
+                        clean,
+                        MASS_UNITS,
+                        List.of(Mass::ofKilograms, Mass::ofPounds, Mass::ofGrams),
+                        allowed::contains,
+                        bounds);
+        return within(read, allowed::contains, bounds).typedAs(text.strip());
+    }
+
+    static Length length(String text, LengthRange allowed) {
+        Bounds bounds = new Bounds(text, both(allowed.min()), both(allowed.max()));
+        Length read = read(
+                clean(text, bounds),
+                LENGTH_UNITS,
+                List.of(Length::ofCentimetres, Length::ofInches, Length::ofMillimetres),
+                allowed::contains,
+                bounds);
+        return within(read, allowed::contains, bounds).typedAs(text.strip());
+    }
+
+    static Angle angle(String text, double minDegrees, double maxDegrees) {
+        Bounds bounds = new Bounds(
+                text,
+                Angle.ofDegrees(minDegrees).toString(),
+                Angle.ofDegrees(maxDegrees).toString());
+        String clean = clean(text, bounds)
+                .replace("degrees", "")
+                .replace("deg", "")
+                .replace("°", "")
+                .strip();
+        if (!clean.matches(NUMBER)) {
+            throw bounds.refuse(Reason.UNREADABLE);
+        }
+        double degrees = number(clean);
+        return within(Angle.ofDegrees(degrees), a -> degrees >= minDegrees && degrees <= maxDegrees, bounds);
+    }
+
+    private static <Q> Q read(
+            String clean,
+            Map<String, DoubleFunction<Q>> units,
+            List<DoubleFunction<Q>> bareUnits,
+            Predicate<Q> plausible,
+            Bounds bounds) {
+        NumberAndUnit typed = split(clean, bounds);
+        if (!typed.unit().isEmpty()) {
+            DoubleFunction<Q> unit = units.get(typed.unit());
+            if (unit == null) {
+                throw bounds.refuse(Reason.UNREADABLE);
+            }
+            return unit.apply(typed.number());
+        }
+        List<Q> candidates = bareUnits.stream()
+                .map(unit -> unit.apply(typed.number()))
+                .filter(plausible)
+                .distinct()
+                .toList();
+        if (candidates.isEmpty()) {
+            throw bounds.refuse(Reason.OUT_OF_RANGE);
+        }
+        if (candidates.size() > 1) {
+            throw bounds.refuse(Reason.UNIT_NEEDED);
+        }
+        return candidates.get(0);
+    }
+
+    private static NumberAndUnit split(String clean, Bounds bounds) {
+        Matcher fraction = NUMBER_WITH_FRACTION.matcher(clean);
+        if (fraction.matches()) {
+            double denominator = Double.parseDouble(fraction.group(3));
+            if (denominator == 0) {
+                throw bounds.refuse(Reason.UNREADABLE);
+            }
+            double whole = fraction.group(1) == null ? 0 : Double.parseDouble(fraction.group(1));
+            return new NumberAndUnit(whole + Double.parseDouble(fraction.group(2)) / denominator, fraction.group(4));
+        }
+        Matcher plain = NUMBER_WITH_UNIT.matcher(clean);
+        if (!plain.matches()) {
+            throw bounds.refuse(Reason.UNREADABLE);
+        }
+        return new NumberAndUnit(number(plain.group(1)), plain.group(2).strip());
+    }
+
+    private static String clean(String text, Bounds bounds) {
+        String clean = (text == null ? "" : text)
+                .strip()
+                .toLowerCase(Locale.ROOT)
+                .replace("½", " 1/2")
+                .replace("¼", " 1/4")
+                .replace("¾", " 3/4")
+                .replace('\u2212', '-')
+                .replaceAll("\\s+", " ")
+                .strip();
+        if (clean.length() > 40) {
+            throw bounds.refuse(Reason.UNREADABLE);
+        }
+        if (AMBIGUOUS_COMMA.matcher(clean).find()) {
+            throw bounds.refuse(Reason.AMBIGUOUS_COMMA);
+        }
+        return clean;
+    }
+
+    private static double number(String text) {
+        return Double.parseDouble(text.replace(',', '.'));
+    }
+
+    private static <Q> Q within(Q value, Predicate<Q> allowed, Bounds bounds) {
+        if (!allowed.test(value)) {
+            throw bounds.refuse(Reason.OUT_OF_RANGE);
+        }
+        return value;
+    }
+
+    private static String both(Mass mass) {
+        return mass.in(UnitSystem.METRIC) + " (" + mass.in(UnitSystem.CUSTOMARY) + ")";
+    }
+
+    private static String both(Length length) {
+        return length.in(UnitSystem.METRIC) + " (" + length.in(UnitSystem.CUSTOMARY) + ")";
+    }
+
+    private record NumberAndUnit(double number, String unit) {}
+
+    private record Bounds(String typed, String lowest, String highest) {
+        UnreadableMeasureException refuse(Reason reason) {
+            return new UnreadableMeasureException(reason, typed == null ? "" : typed, lowest, highest);
+        }
+    }
+}

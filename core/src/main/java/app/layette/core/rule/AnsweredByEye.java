@@ -1,0 +1,58 @@
+package app.layette.core.rule;
+
+import app.layette.core.entry.Answers;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.BiFunction;
+
+/**
+ * A rule that one answer by eye decides. Answers that need more than themselves are handed to {@code further}; without
+ * one they stay not known.
+ *
+ * @param conclusion what it concludes
+ * @param question what is asked
+ * @param further judges the answers that the table leaves to the rule
+ */
+public record AnsweredByEye(
+        Conclusion conclusion, Question question, BiFunction<Situation, Stamped<String>, Verdict.Judged> further)
+        implements Rule {
+
+    public AnsweredByEye(Conclusion conclusion, Question question) {
+        this(
+                conclusion,
+                question,
+                (situation, answer) -> Verdict.judged(finding(question, answer.value(), Weight.NOT_KNOWN)));
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        Optional<Stamped<String>> answer = situation.answer(question);
+        if (answer.isEmpty()) {
+            return Verdict.open(question.name());
+        }
+        Stamped<String> given = answer.get();
+        return Answers.weight(question, given.value())
+                .map(weight -> Verdict.judged(finding(question, given.value(), weight)))
+                .orElseGet(() -> further.apply(situation, given))
+                .restingOn(given);
+    }
+
+    /** The finding that an answer makes by itself; its reason is the answer in camel case. */
+    public static Finding.Builder finding(Question question, String answer, Weight weight) {
+        return Finding.of(question.rule(), weight, reason(answer)).changedBy(question.name());
+    }
+
+    private static String reason(String answer) {
+        String[] words = answer.toLowerCase(Locale.ROOT).split("_");
+        StringBuilder reason = new StringBuilder(words[0]);
+        for (int i = 1; i < words.length; i++) {
+            reason.append(Character.toUpperCase(words[i].charAt(0))).append(words[i].substring(1));
+        }
+        return reason.toString();
+    }
+}

@@ -1,0 +1,61 @@
+package app.layette.core.rule;
+
+import app.layette.core.finding.RuleCode;
+
+/** What a hand-over has to be able to rely on, in the order of the work. */
+public enum Conclusion {
+    SHEETS_CURRENT(RuleCode.CND_9),
+    SHEET_MATCHES_LABEL(RuleCode.CND_9),
+    EXPIRY(RuleCode.CND_1),
+    HISTORY(RuleCode.CND_2),
+    CRASH(RuleCode.CND_3),
+    RECALL(RuleCode.CND_4),
+    PARTS(RuleCode.CND_5),
+    MANUALS(RuleCode.CND_6),
+    APPROVAL(RuleCode.CND_7),
+    BASE_FITS_CARRIER(RuleCode.CND_8),
+    WEIGHT(RuleCode.SUIT_1),
+    LENGTH(RuleCode.SUIT_2),
+    ORDERS(RuleCode.SUIT_7),
+    SCREENING(RuleCode.SUIT_8),
+    INSERT(RuleCode.SUIT_9),
+    SLOT_IN_REACH(RuleCode.SUIT_4),
+    SLOT(RuleCode.HAR_1),
+    HEAD_ROOM(RuleCode.SUIT_3),
+    CROTCH(RuleCode.HAR_5),
+    WEBBING(RuleCode.HAR_4),
+    SNUG_AT_SHORTEST(RuleCode.SUIT_5),
+    AIRBAG(RuleCode.CAB_1),
+    VEHICLE_SEAT(RuleCode.CAB_2),
+    OWN_ANCHORS(RuleCode.CAB_4),
+    ANCHOR_LIMIT(RuleCode.SUIT_10),
+    LEVEL_GROUND(RuleCode.REC_3),
+    SITS_WHOLE(RuleCode.CAB_3),
+    ONE_SYSTEM(RuleCode.CAB_5),
+    ANCHORS_CLICKED(RuleCode.SEC_4),
+    STRAP(RuleCode.SEC_3),
+    INCH_TEST(RuleCode.SEC_6),
+    FLOOR_AND_LEG(RuleCode.CAB_8),
+    WINDOWS(RuleCode.SEC_7),
+    CLOTHING(RuleCode.HAR_9),
+    SNUG_TEST(RuleCode.HAR_7),
+    CLIP(RuleCode.HAR_8),
+    SUPPORT(RuleCode.HAR_10),
+    CLICK_AND_LIFT(RuleCode.SEC_8),
+    LEVEL(RuleCode.REC_1),
+    HANDLE(RuleCode.SEC_9),
+    GAP(RuleCode.CAB_10),
+    TEACH_BACK(RuleCode.OUT_2),
+    CAUTIONS(RuleCode.OUT_1),
+    SIGNED_FOR(RuleCode.OUT_3);
+
+    private final RuleCode code;
+
+    Conclusion(RuleCode code) {
+        this.code = code;
+    }
+
+    public RuleCode code() {
+        return code;
+    }
+}

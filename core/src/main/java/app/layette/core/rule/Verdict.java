@@ -1,0 +1,64 @@
+package app.layette.core.rule;
+
+import app.layette.core.entry.Stamped;
+import app.layette.core.finding.Finding;
+import java.util.ArrayList;
+import java.util.List;
+
+/** What a rule came to. <em>Not evaluated</em> and <em>found</em> are different things. */
+public sealed interface Verdict {
+
+    /**
+     * Nothing to judge yet: a look, a measure or an answer is missing.
+     *
+     * @param waitsFor message key of what is missing
+     */
+    record Open(String waitsFor) implements Verdict {}
+
+    /**
+     * Judged.
+     *
+     * @param findings the deciding one first, then what else is worth saying
+     * @param checks the looks that it rests on; empty when it is computed afresh from facts
+     */
+    record Judged(List<Finding> findings, List<Check> checks) implements Verdict {
+        public Judged {
+            findings = List.copyOf(findings);
+            checks = List.copyOf(checks);
+        }
+
+        public Finding deciding() {
+            return findings.get(0);
+        }
+
+        /** The same verdict, resting on this look too: a change after it makes the verdict stale. */
+        public Judged restingOn(Stamped<?> look) {
+            List<Check> more = new ArrayList<>(checks);
+            more.add(new Check(look.seq(), look.seen()));
+            return new Judged(findings, more);
+        }
+
+        /** The same verdict, with something else worth saying. */
+        public Judged andAlso(Finding finding) {
+            List<Finding> more = new ArrayList<>(findings);
+            more.add(finding);
+            return new Judged(more, checks);
+        }
+    }
+
+    /**
+     * A look in its place.
+     *
+     * @param seq its place
+     * @param seen the last place that its author had seen
+     */
+    record Check(int seq, int seen) {}
+
+    static Verdict open(String waitsFor) {
+        return new Open("open." + waitsFor);
+    }
+
+    static Judged judged(Finding.Builder finding) {
+        return new Judged(List.of(finding.build()), List.of());
+    }
+}

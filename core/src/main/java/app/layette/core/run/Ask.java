@@ -1,0 +1,39 @@
+package app.layette.core.run;
+
+/**
+ * One thing to enter in a step.
+ *
+ * @param kind what is entered
+ * @param key which one: a question, a part, a piece, an item; empty when the kind says it all
+ * @param answered whether it was entered and nothing has changed since
+ */
+public record Ask(Kind kind, String key, boolean answered) {
+    /** Kinds of entry that a step can ask for. */
+    public enum Kind {
+        QUESTION,
+        CHILD,
+        WEIGHT,
+        LENGTH,
+        ORDER,
+        SCREENING,
+        LABEL,
+        INSERT,
+        SHOULDER,
+        SLOTS,
+        CROTCH,
+        PLACE,
+        GROUND,
+        ACT,
+        DEVICE,
+        LEVEL,
+        HANDLE,
+        GAP,
+        MOVEMENT,
+        HEAD_ROOM,
+        TEACH,
+        COUNTERSIGN,
+        /** A page of a manual that answers what is not known. */
+        PAGE,
+        END
+    }
+}

@@ -1,0 +1,65 @@
+package app.layette.core.run;
+
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Situation;
+import app.layette.core.gate.ConclusionState;
+import app.layette.core.gate.Gate;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * The steps of one fitting in their order, and how they stand.
+ *
+ * @param steps in the order in which they are to be done
+ */
+public record Run(List<Step> steps) {
+    public Run {
+        steps = List.copyOf(steps);
+    }
+
+    public static Run of(Method method, Situation situation, Gate gate) {
+        StepAsks asks = new StepAsks(situation, gate);
+        return new Run(StepOrder.of(method, situation.practice().profile().childOrder()).inOrder().stream()
+                .map(key -> step(key, asks.of(key), gate))
+                .toList());
+    }
+
+    /** The first step that is not done; empty when all are. */
+    public Optional<Step> current() {
+        return steps.stream().filter(step -> step.state() != Step.State.DONE).findFirst();
+    }
+
+    public Optional<Step> step(StepKey key) {
+        return steps.stream().filter(step -> step.key() == key).findFirst();
+    }
+
+    /** Place of a step in the run, from 1; 0 when it is not in it. */
+    public int placeOf(StepKey key) {
+        return steps.indexOf(step(key).orElse(null)) + 1;
+    }
+
+    private static Step step(StepKey key, List<Ask> asks, Gate gate) {
+        Set<ConclusionState.State> states = key.serves().stream()
+                .map(gate::state)
+                .flatMap(Optional::stream)
+                .map(ConclusionState::state)
+                .collect(Collectors.toSet());
+        return new Step(key, state(states, asks), asks);
+    }
+
+    private static Step.State state(Set<ConclusionState.State> states, List<Ask> asks) {
+        if (states.contains(ConclusionState.State.FAILED) || states.contains(ConclusionState.State.BROKEN)) {
+            return Step.State.FAILED;
+        }
+        if (states.contains(ConclusionState.State.NOT_KNOWN)) {
+            return Step.State.NOT_KNOWN;
+        }
+        if (states.contains(ConclusionState.State.STALE)) {
+            return Step.State.REOPENED;
+        }
+        boolean allAnswered = asks.stream().allMatch(Ask::answered);
+        return allAnswered && !states.contains(ConclusionState.State.OPEN) ? Step.State.DONE : Step.State.OPEN;
+    }
+}

@@ -1,0 +1,33 @@
+package app.layette.core.run;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * One step of a run.
+ *
+ * @param key which
+ * @param state how it stands
+ * @param asks what is to be entered, in order
+ */
+public record Step(StepKey key, State state, List<Ask> asks) {
+    /** How a step can stand. */
+    public enum State {
+        DONE,
+        OPEN,
+        /** Was done; a change since asks for another look. */
+        REOPENED,
+        NOT_KNOWN,
+        /** Something in it is to be put right. */
+        FAILED
+    }
+
+    public Step {
+        asks = List.copyOf(asks);
+    }
+
+    /** The first thing still to be entered. */
+    public Optional<Ask> nextAsk() {
+        return asks.stream().filter(ask -> !ask.answered()).findFirst();
+    }
+}

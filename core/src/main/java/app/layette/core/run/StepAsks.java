@@ -1,0 +1,248 @@
+package app.layette.core.run;
+
+import app.layette.core.condition.BaseFitsCarrier;
+import app.layette.core.entry.Act;
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.Fact.Dimension;
+import app.layette.core.entry.Fact.Part;
+import app.layette.core.entry.Fact.Stage;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.TeachItem;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.gate.ConclusionState;
+import app.layette.core.gate.Gate;
+import app.layette.core.harness.ShoulderAndSlots;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.run.Ask.Kind;
+import app.layette.core.seat.BaseFit;
+import app.layette.core.seat.Harness;
+import app.layette.core.seat.InsertPiece;
+import app.layette.core.seat.LegUse;
+import app.layette.core.seat.SeatSheet;
+import app.layette.core.suit.ScreeningDone;
+import java.util.ArrayList;
+import java.util.List;
+
+/** What each step asks in this situation. Nothing is asked that cannot change a finding. */
+final class StepAsks {
+    private final Situation situation;
+    private final Gate gate;
+
+    StepAsks(Situation situation, Gate gate) {
+        this.situation = situation;
+        this.gate = gate;
+    }
+
+    List<Ask> of(StepKey step) {
+        return switch (step) {
+            case CHILD -> child();
+            case LABEL -> label();
+            case HISTORY_STEP -> questions(Question.HISTORY, Question.CRASH, Question.RECALL);
+            case PARTS_STEP -> questions(Question.PARTS, Question.MANUALS);
+            case FITS ->
+                List.of(
+                        new Ask(Kind.WEIGHT, "", situation.weight().isPresent() && isGood(Conclusion.WEIGHT)),
+                        new Ask(
+                                Kind.LENGTH,
+                                "",
+                                situation.measured(Dimension.BODY).isPresent()));
+            case INSERT_STEP -> insert();
+            case SHOULDER ->
+                List.of(
+                        new Ask(
+                                Kind.SHOULDER,
+                                "",
+                                ShoulderAndSlots.in(situation).isPresent() && isFresh(Conclusion.SLOT_IN_REACH)),
+                        new Ask(Kind.HEAD_ROOM, "", isLooked(Conclusion.HEAD_ROOM)));
+            case THREAD -> thread();
+            case PLACE -> List.of(new Ask(Kind.PLACE, "", situation.placed().isPresent()));
+            case GROUND -> List.of(new Ask(Kind.GROUND, "", isLooked(Conclusion.LEVEL_GROUND)));
+            case PREPARE -> List.of(act(Act.PREPARED));
+            case DEVICE -> device();
+            case HOOK -> questions(Question.ANCHORS_HOOKED);
+            case TIGHTEN -> tighten();
+            case INCH -> List.of(new Ask(Kind.MOVEMENT, "", isLooked(Conclusion.INCH_TEST)));
+            case LEG_AND_WINDOWS -> legAndWindows();
+            case HARNESS -> harness();
+            case CARRIER_ON -> List.of(act(Act.CARRIER_ON), question(Question.CLICK, Conclusion.CLICK_AND_LIFT));
+            case LEVEL_CHILD -> List.of(new Ask(Kind.LEVEL, Stage.CHILD.name(), isLooked(Conclusion.LEVEL)));
+            case HANDLE_AND_GAP ->
+                List.of(
+                        new Ask(Kind.HANDLE, "", isLooked(Conclusion.HANDLE)),
+                        new Ask(Kind.GAP, "", isLooked(Conclusion.GAP)));
+            case TEACH -> teach();
+            case HAND_OVER -> handOver();
+        };
+    }
+
+    private List<Ask> child() {
+        List<Ask> asks = new ArrayList<>();
+        asks.add(new Ask(Kind.CHILD, "", situation.child().isPresent()));
+        asks.add(question(Question.CONDITION, Conclusion.SCREENING));
+        asks.add(new Ask(Kind.ORDER, "", situation.newest(Fact.Ordered.class).isPresent()));
+        if (situation.child().isPresent() && ScreeningDone.isAsked(situation)) {
+            asks.add(new Ask(
+                    Kind.SCREENING, "", situation.newest(Fact.Screened.class).isPresent()));
+        }
+        return asks;
+    }
+
+    private List<Ask> label() {
+        List<Ask> asks = new ArrayList<>();
+        for (Part part : Part.values()) {
+            asks.add(new Ask(Kind.LABEL, part.name(), situation.label(part).isPresent()));
+        }
+        asks.add(question(Question.APPROVAL, Conclusion.APPROVAL));
+        boolean setUp = BaseFitsCarrier.fitting(situation).map(BaseFit::setUp).isPresent();
+        if (setUp) {
+            asks.add(question(Question.BASE_SET_UP, Conclusion.BASE_FITS_CARRIER));
+        }
+        return asks;
+    }
+
+    private List<Ask> insert() {
+        List<InsertPiece> pieces =
+                situation.seat().map(SeatSheet::insert).flatMap(Evidence::value).orElse(List.of());
+        return pieces.stream()
+                .map(piece -> new Ask(
+                        Kind.INSERT, piece.key(), situation.insert(piece).isPresent()))
+                .toList();
+    }
+
+    private List<Ask> thread() {
+        return List.of(
+                new Ask(Kind.SLOTS, "", situation.newest(Fact.SlotsSet.class).isPresent() && isFresh(Conclusion.SLOT)),
+                new Ask(Kind.CROTCH, "", situation.newest(Fact.CrotchSet.class).isPresent()),
+                question(Question.WEBBING, Conclusion.WEBBING),
+                question(Question.SNUG_SHORTEST, Conclusion.SNUG_AT_SHORTEST));
+    }
+
+    private List<Ask> device() {
+        boolean hasSteps = situation
+                .seat()
+                .flatMap(seat -> seat.recline().device().value())
+                .map(device -> !device.steps().isEmpty())
+                .orElse(false);
+        return hasSteps
+                ? List.of(new Ask(
+                        Kind.DEVICE, "", situation.newest(Fact.DeviceSet.class).isPresent()))
+                : List.of();
+    }
+
+    private List<Ask> tighten() {
+        return List.of(
+                act(Act.TIGHTENED),
+                question(Question.STRAP, Conclusion.STRAP),
+                question(Question.SITS_WHOLE, Conclusion.SITS_WHOLE),
+                question(Question.SYSTEMS, Conclusion.ONE_SYSTEM));
+    }
+
+    private List<Ask> legAndWindows() {
+        List<Ask> asks = new ArrayList<>();
+        boolean leg = situation
+                .seat()
+                .flatMap(seat -> seat.leg().value())
+                .map(use -> use != LegUse.NO_LEG)
+                .orElse(false);
+        if (leg) {
+            asks.add(question(Question.LEG, Conclusion.FLOOR_AND_LEG));
+        }
+        boolean windows = situation
+                .seat()
+                .flatMap(seat -> seat.windows().value())
+                .map(list -> !list.isEmpty())
+                .orElse(false);
+        if (windows) {
+            asks.add(question(Question.WINDOWS, Conclusion.WINDOWS));
+        }
+        return asks;
+    }
+
+    private List<Ask> harness() {
+        List<Ask> asks = new ArrayList<>();
+        asks.add(question(Question.CLOTHING, Conclusion.CLOTHING));
+        asks.add(question(Question.SNUG, Conclusion.SNUG_TEST));
+        boolean statedNone = situation
+                .seat()
+                .map(SeatSheet::harness)
+                .map(Harness::clip)
+                .flatMap(Evidence::value)
+                .map(has -> !has)
+                .orElse(false);
+        if (!statedNone) {
+            asks.add(question(Question.CLIP, Conclusion.CLIP));
+        }
+        asks.add(question(Question.SUPPORT, Conclusion.SUPPORT));
+        return asks;
+    }
+
+    private List<Ask> teach() {
+        List<Ask> asks = new ArrayList<>();
+        for (TeachItem item : TeachItem.values()) {
+            asks.add(new Ask(
+                    Kind.TEACH,
+                    item.name(),
+                    situation
+                            .newest(Fact.Taught.class, fact -> fact.item() == item)
+                            .isPresent()));
+        }
+        return asks;
+    }
+
+    private List<Ask> handOver() {
+        List<Ask> asks = new ArrayList<>();
+        asks.add(question(Question.CAUTIONS, Conclusion.CAUTIONS));
+        boolean traineeWorked =
+                situation.everything().stream().anyMatch(entry -> entry.by().isTrainee());
+        if (traineeWorked) {
+            asks.add(new Ask(Kind.COUNTERSIGN, "", isGood(Conclusion.SIGNED_FOR)));
+        }
+        asks.add(new Ask(Kind.END, "", situation.ended().isPresent()));
+        return asks;
+    }
+
+    private List<Ask> questions(Question... questions) {
+        List<Ask> asks = new ArrayList<>();
+        for (Question question : questions) {
+            asks.add(new Ask(
+                    Kind.QUESTION, question.name(), situation.answer(question).isPresent() && isFresh(question)));
+        }
+        return asks;
+    }
+
+    private Ask question(Question question, Conclusion serves) {
+        return new Ask(
+                Kind.QUESTION, question.name(), situation.answer(question).isPresent() && isFresh(serves));
+    }
+
+    private Ask act(Act act) {
+        return new Ask(
+                Kind.ACT,
+                act.name(),
+                situation.newest(Fact.Acted.class, fact -> fact.act() == act).isPresent());
+    }
+
+    private boolean isFresh(Question question) {
+        return gate.conclusions().stream()
+                .filter(each -> each.conclusion().code() == question.rule())
+                .noneMatch(each -> each.state() == ConclusionState.State.STALE);
+    }
+
+    private boolean isFresh(Conclusion conclusion) {
+        return gate.state(conclusion)
+                .map(each -> each.state() != ConclusionState.State.STALE)
+                .orElse(true);
+    }
+
+    /** Looked at and nothing changed since, whatever the look came to. */
+    private boolean isLooked(Conclusion conclusion) {
+        return gate.state(conclusion)
+                .map(each -> each.state() != ConclusionState.State.STALE && each.state() != ConclusionState.State.OPEN)
+                .orElse(false);
+    }
+
+    private boolean isGood(Conclusion conclusion) {
+        return gate.state(conclusion).map(ConclusionState::passed).orElse(false);
+    }
+}

@@ -1,0 +1,102 @@
+package app.layette.core.run;
+
+import static app.layette.core.rule.Conclusion.AIRBAG;
+import static app.layette.core.rule.Conclusion.ANCHORS_CLICKED;
+import static app.layette.core.rule.Conclusion.ANCHOR_LIMIT;
+import static app.layette.core.rule.Conclusion.APPROVAL;
+import static app.layette.core.rule.Conclusion.BASE_FITS_CARRIER;
+import static app.layette.core.rule.Conclusion.CAUTIONS;
+import static app.layette.core.rule.Conclusion.CLICK_AND_LIFT;
+import static app.layette.core.rule.Conclusion.CLIP;
+import static app.layette.core.rule.Conclusion.CLOTHING;
+import static app.layette.core.rule.Conclusion.CRASH;
+import static app.layette.core.rule.Conclusion.CROTCH;
+import static app.layette.core.rule.Conclusion.EXPIRY;
+import static app.layette.core.rule.Conclusion.FLOOR_AND_LEG;
+import static app.layette.core.rule.Conclusion.GAP;
+import static app.layette.core.rule.Conclusion.HANDLE;
+import static app.layette.core.rule.Conclusion.HEAD_ROOM;
+import static app.layette.core.rule.Conclusion.HISTORY;
+import static app.layette.core.rule.Conclusion.INCH_TEST;
+import static app.layette.core.rule.Conclusion.INSERT;
+import static app.layette.core.rule.Conclusion.LENGTH;
+import static app.layette.core.rule.Conclusion.LEVEL;
+import static app.layette.core.rule.Conclusion.LEVEL_GROUND;
+import static app.layette.core.rule.Conclusion.MANUALS;
+import static app.layette.core.rule.Conclusion.ONE_SYSTEM;
+import static app.layette.core.rule.Conclusion.ORDERS;
+import static app.layette.core.rule.Conclusion.OWN_ANCHORS;
+import static app.layette.core.rule.Conclusion.PARTS;
+import static app.layette.core.rule.Conclusion.RECALL;
+import static app.layette.core.rule.Conclusion.SCREENING;
+import static app.layette.core.rule.Conclusion.SHEETS_CURRENT;
+import static app.layette.core.rule.Conclusion.SHEET_MATCHES_LABEL;
+import static app.layette.core.rule.Conclusion.SIGNED_FOR;
+import static app.layette.core.rule.Conclusion.SITS_WHOLE;
+import static app.layette.core.rule.Conclusion.SLOT;
+import static app.layette.core.rule.Conclusion.SLOT_IN_REACH;
+import static app.layette.core.rule.Conclusion.SNUG_AT_SHORTEST;
+import static app.layette.core.rule.Conclusion.SNUG_TEST;
+import static app.layette.core.rule.Conclusion.STRAP;
+import static app.layette.core.rule.Conclusion.SUPPORT;
+import static app.layette.core.rule.Conclusion.TEACH_BACK;
+import static app.layette.core.rule.Conclusion.VEHICLE_SEAT;
+import static app.layette.core.rule.Conclusion.WEBBING;
+import static app.layette.core.rule.Conclusion.WEIGHT;
+import static app.layette.core.rule.Conclusion.WINDOWS;
+
+import app.layette.core.rule.Conclusion;
+import java.util.List;
+
+/** Every step there is, with its phase and the conclusions it serves. Its order among others is the run's business. */
+public enum StepKey {
+    CHILD(Phase.SEAT_AND_CHILD, ORDERS, SCREENING),
+    LABEL(Phase.SEAT_AND_CHILD, SHEETS_CURRENT, SHEET_MATCHES_LABEL, EXPIRY, APPROVAL, BASE_FITS_CARRIER),
+    HISTORY_STEP(Phase.SEAT_AND_CHILD, HISTORY, CRASH, RECALL),
+    PARTS_STEP(Phase.SEAT_AND_CHILD, PARTS, MANUALS),
+    FITS(Phase.SEAT_AND_CHILD, WEIGHT, LENGTH),
+    INSERT_STEP(Phase.SEAT_AND_CHILD, INSERT),
+    SHOULDER(Phase.SEAT_AND_CHILD, SLOT_IN_REACH, HEAD_ROOM),
+    THREAD(Phase.SEAT_AND_CHILD, SLOT, CROTCH, WEBBING, SNUG_AT_SHORTEST),
+    PLACE(Phase.CAR, AIRBAG, VEHICLE_SEAT, OWN_ANCHORS, ANCHOR_LIMIT),
+    GROUND(Phase.CAR, LEVEL_GROUND),
+    PREPARE(Phase.CAR),
+    DEVICE(Phase.BASE),
+    HOOK(Phase.BASE, ANCHORS_CLICKED),
+    TIGHTEN(Phase.BASE, STRAP, SITS_WHOLE, ONE_SYSTEM),
+    INCH(Phase.BASE, INCH_TEST),
+    LEG_AND_WINDOWS(Phase.BASE, FLOOR_AND_LEG, WINDOWS),
+    HARNESS(Phase.CHILD, CLOTHING, SNUG_TEST, CLIP, SUPPORT),
+    CARRIER_ON(Phase.CHILD, CLICK_AND_LIFT),
+    LEVEL_CHILD(Phase.CHILD, LEVEL),
+    HANDLE_AND_GAP(Phase.CHILD, HANDLE, GAP),
+    TEACH(Phase.FAMILY, TEACH_BACK),
+    HAND_OVER(Phase.FAMILY, CAUTIONS, SIGNED_FOR);
+
+    private final Phase phase;
+    private final List<Conclusion> serves;
+
+    StepKey(Phase phase, Conclusion... serves) {
+        this.phase = phase;
+        this.serves = List.of(serves);
+    }
+
+    public Phase phase() {
+        return phase;
+    }
+
+    /** The conclusions that this step's looks and answers are for. */
+    public List<Conclusion> serves() {
+        return serves;
+    }
+
+    /** The step that serves a conclusion. */
+    public static StepKey serving(Conclusion conclusion) {
+        for (StepKey step : values()) {
+            if (step.serves.contains(conclusion)) {
+                return step;
+            }
+        }
+        throw new IllegalStateException("No step serves " + conclusion);
+    }
+}

@@ -1,0 +1,76 @@
+package app.layette.core.run;
+
+import app.layette.core.entry.Method;
+import app.layette.core.practice.PracticeProfile.ChildOrder;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Which step must come before which, and the order that follows: a topological order with the order of the work as tie
+ * break, so that the same method and profile always give the same run.
+ */
+public final class StepOrder {
+    private final Map<StepKey, Set<StepKey>> before = new EnumMap<>(StepKey.class);
+
+    private StepOrder() {}
+
+    /** The preconditions of a method under a profile's child order. */
+    public static StepOrder of(Method method, ChildOrder childOrder) {
+        StepOrder order = new StepOrder();
+        switch (method) {
+            case BASE_FLEXIBLE_ANCHORS -> order.baseWithFlexibleAnchors(childOrder);
+        }
+        return order;
+    }
+
+    private void baseWithFlexibleAnchors(ChildOrder childOrder) {
+        chain(StepKey.CHILD, StepKey.FITS, StepKey.INSERT_STEP, StepKey.SHOULDER, StepKey.THREAD, StepKey.HARNESS);
+        chain(StepKey.LABEL, StepKey.HISTORY_STEP, StepKey.PARTS_STEP, StepKey.FITS);
+        chain(StepKey.THREAD, StepKey.PLACE, StepKey.GROUND, StepKey.PREPARE, StepKey.DEVICE, StepKey.HOOK);
+        chain(StepKey.HOOK, StepKey.TIGHTEN, StepKey.INCH, StepKey.LEG_AND_WINDOWS, StepKey.CARRIER_ON);
+        chain(StepKey.CARRIER_ON, StepKey.LEVEL_CHILD, StepKey.HANDLE_AND_GAP, StepKey.TEACH, StepKey.HAND_OVER);
+        chain(StepKey.HARNESS, StepKey.LEVEL_CHILD);
+        if (childOrder == ChildOrder.CHILD_ON_TABLE_FIRST) {
+            chain(StepKey.LEG_AND_WINDOWS, StepKey.HARNESS, StepKey.CARRIER_ON);
+        } else {
+            chain(StepKey.CARRIER_ON, StepKey.HARNESS);
+        }
+    }
+
+    private void chain(StepKey... steps) {
+        for (int i = 0; i < steps.length; i++) {
+            Set<StepKey> earlier = before.computeIfAbsent(steps[i], key -> EnumSet.noneOf(StepKey.class));
+            if (i > 0) {
+                earlier.add(steps[i - 1]);
+            }
+        }
+    }
+
+    /** What must come before a step. */
+    public Set<StepKey> before(StepKey step) {
+        return Set.copyOf(before.getOrDefault(step, Set.of()));
+    }
+
+    /**
+     * All steps in order.
+     *
+     * @throws IllegalStateException when the preconditions contradict each other
+     */
+    public List<StepKey> inOrder() {
+        List<StepKey> done = new ArrayList<>();
+        Set<StepKey> left = EnumSet.copyOf(before.keySet());
+        while (!left.isEmpty()) {
+            StepKey next = left.stream()
+                    .filter(step -> done.containsAll(before.get(step)))
+                    .findFirst()
+                    .orElseThrow(() -> new IllegalStateException("The steps " + left + " wait for each other"));
+            done.add(next);
+            left.remove(next);
+        }
+        return List.copyOf(done);
+    }
+}

@@ -1,0 +1,15 @@
+package app.layette.core.seat;
+
+import app.layette.core.measure.Length;
+
+/**
+ * An opening for the crotch strap (HAR-5).
+ *
+ * @param distance from the shell back
+ * @param weights band in which the sheet gives this opening; {@code null} means every weight
+ */
+public record CrotchOpening(Length distance, WeightBand weights) {
+    public CrotchOpening {
+        weights = weights == null ? WeightBand.EVERY_WEIGHT : weights;
+    }
+}

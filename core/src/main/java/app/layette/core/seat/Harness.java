@@ -1,0 +1,37 @@
+package app.layette.core.seat;
+
+import static app.layette.core.evidence.Evidence.orNotLooked;
+
+import app.layette.core.evidence.Evidence;
+import app.layette.core.practice.PracticeProfile.SnugTest;
+import java.util.List;
+
+/**
+ * The harness.
+ *
+ * @param loops of the webbing on the splitter plate and the slots each is for
+ * @param snugTest the manual's own test, which wins over the profile's (HAR-7)
+ * @param clip whether there is a chest clip (HAR-8)
+ */
+public record Harness(Evidence<List<Loop>> loops, Evidence<SnugTest> snugTest, Evidence<Boolean> clip) {
+    static final Harness NOT_LOOKED = new Harness(null, null, null);
+
+    public Harness {
+        loops = orNotLooked(loops);
+        snugTest = orNotLooked(snugTest);
+        clip = orNotLooked(clip);
+    }
+
+    /**
+     * A loop of the shoulder webbing (HAR-4).
+     *
+     * @param name short or long, as the manual calls it
+     * @param fromSlot lowest slot it is for, from 1
+     * @param toSlot highest slot it is for
+     */
+    public record Loop(String name, int fromSlot, int toSlot) {
+        public boolean isFor(int slot) {
+            return slot >= fromSlot && slot <= toSlot;
+        }
+    }
+}

@@ -1,0 +1,90 @@
+package app.layette.core.seat;
+
+import app.layette.core.measure.Angle;
+import app.layette.core.measure.Mass;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The seat's own level indicator (REC-1).
+ *
+ * @param kind what it looks like
+ * @param mount where it sits; on the base it does not see a slide's offset
+ * @param pass what counts as a pass
+ * @param bands allowed recline by child weight, stated complete
+ */
+public record Indicator(Kind kind, Mount mount, Pass pass, List<Band> bands) {
+    /** What the indicator looks like. */
+    public enum Kind {
+        BUBBLE,
+        BALL,
+        POINTER,
+        WINDOW,
+        LINE
+    }
+
+    /** Where it sits. */
+    public enum Mount {
+        BASE,
+        CARRIER
+    }
+
+    /** What counts as a pass. */
+    public enum Pass {
+        /** Pointer or ball wholly inside, bubble between the lines, no trace of the other colour, line parallel. */
+        WHOLLY_INSIDE,
+        /** Any part inside is enough. */
+        ANY_PART
+    }
+
+    /**
+     * What one sees, from too upright to too reclined. The same five for every kind; how they are drawn and named
+     * depends on the kind.
+     */
+    public enum Reading {
+        OUTSIDE_UPRIGHT,
+        PART_UPRIGHT,
+        INSIDE,
+        PART_RECLINED,
+        OUTSIDE_RECLINED;
+
+        public boolean isUpright() {
+            return ordinal() < INSIDE.ordinal();
+        }
+    }
+
+    /**
+     * The allowed recline for a band of child weights.
+     *
+     * @param weights band of child weights
+     * @param from lowest allowed θ; {@code null} when the zones are only relative
+     * @param to highest allowed θ; {@code null} when the zones are only relative
+     */
+    public record Band(WeightBand weights, Angle from, Angle to) {
+        public Band {
+            weights = weights == null ? WeightBand.EVERY_WEIGHT : weights;
+        }
+
+        /** Whether its borders are known in degrees. */
+        public boolean isInDegrees() {
+            return from != null && to != null;
+        }
+    }
+
+    public Indicator {
+        bands = bands == null ? List.of() : List.copyOf(bands);
+    }
+
+    public Optional<Band> bandFor(Mass weight) {
+        return bands.stream().filter(band -> band.weights().contains(weight)).findFirst();
+    }
+
+    /** Whether a reading passes by this seat's own criterion. */
+    public boolean passes(Reading reading) {
+        if (reading == Reading.INSIDE) {
+            return true;
+        }
+        boolean part = reading == Reading.PART_UPRIGHT || reading == Reading.PART_RECLINED;
+        return part && pass == Pass.ANY_PART;
+    }
+}

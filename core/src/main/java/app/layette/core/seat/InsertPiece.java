@@ -1,0 +1,43 @@
+package app.layette.core.seat;
+
+import app.layette.core.measure.Length;
+import app.layette.core.measure.Mass;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * One piece of the infant insert that came with the restraint (SUIT-9).
+ *
+ * @param key stable within the sheet
+ * @param name as the manual calls it
+ * @param lift how much it raises the child along the shell back
+ * @param bands what the sheet says at each weight
+ */
+public record InsertPiece(String key, String name, Length lift, List<Band> bands) {
+    /** What the sheet says about a piece. */
+    public enum Use {
+        REQUIRED,
+        OPTIONAL,
+        MUST_BE_OUT
+    }
+
+    /** A use that holds in a band of weights. */
+    public record Band(WeightBand weights, Use use) {
+        public Band {
+            weights = weights == null ? WeightBand.EVERY_WEIGHT : weights;
+        }
+    }
+
+    public InsertPiece {
+        lift = lift == null ? Length.ZERO : lift;
+        bands = bands == null ? List.of() : List.copyOf(bands);
+    }
+
+    /** What the sheet says at this weight; empty when no band covers it. */
+    public Optional<Use> useAt(Mass weight) {
+        return bands.stream()
+                .filter(band -> band.weights().contains(weight))
+                .map(Band::use)
+                .findFirst();
+    }
+}

@@ -1,0 +1,39 @@
+package app.layette.core.seat;
+
+import java.time.LocalDate;
+import java.util.List;
+
+/**
+ * What a sheet is the sheet of.
+ *
+ * @param maker as on the label
+ * @param name of the model
+ * @param modelNumbers every model number that the sheet covers
+ * @param manufacturedFrom first day of manufacture that it covers; {@code null} when open
+ * @param manufacturedTo last day of manufacture that it covers; {@code null} when open
+ */
+public record SeatIdentity(
+        String maker, String name, List<String> modelNumbers, LocalDate manufacturedFrom, LocalDate manufacturedTo) {
+    public SeatIdentity {
+        modelNumbers = modelNumbers == null ? List.of() : List.copyOf(modelNumbers);
+    }
+
+    public String fullName() {
+        return maker + " " + name;
+    }
+
+    /** Whether the sheet covers this model number; upper and lower case and spaces do not matter. */
+    public boolean coversModel(String model) {
+        return modelNumbers.stream().anyMatch(each -> normal(each).equals(normal(model)));
+    }
+
+    /** Whether the sheet covers this day of manufacture. */
+    public boolean coversDate(LocalDate made) {
+        return (manufacturedFrom == null || !made.isBefore(manufacturedFrom))
+                && (manufacturedTo == null || !made.isAfter(manufacturedTo));
+    }
+
+    static String normal(String model) {
+        return model.replaceAll("\\s+", "").toUpperCase(java.util.Locale.ROOT);
+    }
+}

@@ -1,0 +1,100 @@
+package app.layette.core.seat;
+
+import static app.layette.core.evidence.Evidence.orNotLooked;
+
+import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.Said;
+import app.layette.core.evidence.SheetStatus;
+import app.layette.core.evidence.SheetVersion;
+import app.layette.core.measure.Length;
+import app.layette.core.measure.Mass;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * One version of one restraint's sheet.
+ *
+ * @param sheet id and version
+ * @param status draft or confirmed
+ * @param kind kind of restraint
+ * @param identity maker, name, model numbers and manufacture range: what the label must match (CND-9)
+ * @param life service life (CND-1)
+ * @param approvals country codes of the approvals on the label (CND-7)
+ * @param crash the maker's own rule after a crash (CND-3)
+ * @param parts everything that belongs to it, stated complete (CND-5)
+ * @param limits of the rear-facing mode
+ * @param shell geometry along the shell back
+ * @param insert the pieces that came with it (SUIT-9)
+ * @param harness loops, snug test, clip
+ * @param bases the bases it may go on (CND-8)
+ * @param recline device and indicator
+ * @param anchorLimit limit of the lower anchors for child and restraint together, as printed (SUIT-10)
+ * @param connectors how the lower anchors connect
+ * @param leg whether there is a load leg and when it is needed (CAB-8)
+ * @param windows the indicators that must show locked (SEC-7), stated complete
+ * @param handle positions of the handle for driving (SEC-9)
+ * @param gap room asked to the front seat (CAB-10)
+ * @param permissions what the seat manual says on each permission
+ */
+public record SeatSheet(
+        SheetVersion sheet,
+        SheetStatus status,
+        SeatKind kind,
+        SeatIdentity identity,
+        Evidence<ServiceLife> life,
+        Evidence<List<String>> approvals,
+        Evidence<CrashRule> crash,
+        Evidence<List<String>> parts,
+        Limits limits,
+        Shell shell,
+        Evidence<List<InsertPiece>> insert,
+        Harness harness,
+        Evidence<List<BaseFit>> bases,
+        Recline recline,
+        Evidence<Mass> anchorLimit,
+        Evidence<Connectors> connectors,
+        Evidence<LegUse> leg,
+        Evidence<List<String>> windows,
+        Evidence<List<HandlePosition>> handle,
+        Evidence<Length> gap,
+        Map<PermissionKey, Evidence<Said>> permissions) {
+
+    public SeatSheet {
+        life = orNotLooked(life);
+        approvals = orNotLooked(approvals);
+        crash = orNotLooked(crash);
+        parts = orNotLooked(parts);
+        limits = limits == null ? Limits.NOT_LOOKED : limits;
+        shell = shell == null ? Shell.NOT_LOOKED : shell;
+        insert = orNotLooked(insert);
+        harness = harness == null ? Harness.NOT_LOOKED : harness;
+        bases = orNotLooked(bases);
+        recline = recline == null ? Recline.NOT_LOOKED : recline;
+        anchorLimit = orNotLooked(anchorLimit);
+        connectors = orNotLooked(connectors);
+        leg = orNotLooked(leg);
+        windows = orNotLooked(windows);
+        handle = orNotLooked(handle);
+        gap = orNotLooked(gap);
+        permissions = permissions == null ? Map.of() : Map.copyOf(permissions);
+    }
+
+    /** What the seat manual says on a permission. */
+    public Evidence<Said> says(PermissionKey key) {
+        return permissions.getOrDefault(key, Evidence.notLooked());
+    }
+
+    /**
+     * The sheet as far as it may be relied on: a draft keeps its name, its kind and what is drawn from it, and loses
+     * every value that a rule would lean on.
+     */
+    public SeatSheet asReliedOn() {
+        if (status == SheetStatus.CONFIRMED) {
+            return this;
+        }
+        return new SeatSheet(
+                sheet, status, kind, identity, null, null, null, null, null, null, null, null, null, null, null, null,
+                null, null, null, null, null);
+    }
+}

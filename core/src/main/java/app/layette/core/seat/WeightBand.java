@@ -1,0 +1,18 @@
+package app.layette.core.seat;
+
+import app.layette.core.measure.Mass;
+
+/**
+ * A band of child weights, the lower end included and the upper end not, so that bands meet without a gap or an overlap
+ * (REC-2).
+ *
+ * @param from lightest weight inside; {@code null} when open
+ * @param below first weight that is no longer inside; {@code null} when open
+ */
+public record WeightBand(Mass from, Mass below) {
+    public static final WeightBand EVERY_WEIGHT = new WeightBand(null, null);
+
+    public boolean contains(Mass weight) {
+        return (from == null || !weight.isLessThan(from)) && (below == null || weight.isLessThan(below));
+    }
+}

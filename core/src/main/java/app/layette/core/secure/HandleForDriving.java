@@ -1,0 +1,70 @@
+package app.layette.core.secure;
+
+import static app.layette.core.finding.RuleCode.SEC_9;
+
+import app.layette.core.entry.Fact.HandlePositionRead;
+import app.layette.core.entry.Fact.HandleSet;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.Permission;
+import app.layette.core.evidence.Said;
+import app.layette.core.finding.Argument;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import app.layette.core.seat.HandlePosition;
+import app.layette.core.seat.SeatSheet;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * SEC-9: the handle is in a position that the seat manual allows for driving. Not known stays not known: a silent manual
+ * allows nothing, and only a page read for this fitting can fill the gap.
+ */
+public final class HandleForDriving implements Rule {
+    @Override
+    public Conclusion conclusion() {
+        return Conclusion.HANDLE;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        Optional<Stamped<HandleSet>> set = situation.newest(HandleSet.class);
+        if (set.isEmpty() || situation.seat().isEmpty()) {
+            return Verdict.open("HANDLE");
+        }
+        HandlePosition position = set.get().value().position();
+        Finding.Builder finding = switch (permission(situation, position)) {
+            case ALLOWED -> Finding.of(SEC_9, Weight.HOLDS, "allowed");
+            case NOT_ALLOWED -> Finding.of(SEC_9, Weight.FIX, "notAllowed").changedBy("HANDLE");
+            case NOT_KNOWN -> Finding.of(SEC_9, Weight.NOT_KNOWN, "notKnown").changedBy("SEAT_MANUAL");
+        };
+        return Verdict.judged(finding.with("position", Argument.key("handle", position))
+                        .from(situation.seat().map(SeatSheet::handle).orElseThrow()))
+                .restingOn(set.get());
+    }
+
+    /** Whether a position is allowed for driving: the sheet's answer, or the agreeing pages read where it has none. */
+    public static Permission permission(Situation situation, HandlePosition position) {
+        Evidence<List<HandlePosition>> sheet =
+                situation.seat().map(SeatSheet::handle).orElse(Evidence.notLooked());
+        Permission bySheet = sheet.value()
+                .map(allowed -> allowed.contains(position) ? Permission.ALLOWED : Permission.NOT_ALLOWED)
+                .orElse(Permission.NOT_KNOWN);
+        List<Said> pages = situation.pages(HandlePositionRead.class).stream()
+                .filter(read -> read.position() == position)
+                .map(HandlePositionRead::says)
+                .distinct()
+                .toList();
+        if (pages.isEmpty()) {
+            return bySheet;
+        }
+        Permission byPage = pages.size() > 1
+                ? Permission.NOT_KNOWN
+                : pages.get(0) == Said.ALLOWED ? Permission.ALLOWED : Permission.NOT_ALLOWED;
+        return bySheet == Permission.NOT_KNOWN ? byPage : bySheet.and(byPage);
+    }
+}

@@ -1,0 +1,49 @@
+package app.layette.core.secure;
+
+import static app.layette.core.finding.RuleCode.SEC_6;
+
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.Fact.Dimension;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.measure.Length;
+import app.layette.core.rule.AnsweredByEye;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import java.util.Optional;
+
+/**
+ * SEC-6: at the belt path, by an ordinary handshake, sideways and then fore and aft, the base moves less than one inch
+ * (25.4 mm). By eye or by tape; the later look counts.
+ */
+public final class InchTest implements Rule {
+    /** One inch; the movement has to stay below it. */
+    public static final Length LIMIT = Length.ofInches(1);
+
+    @Override
+    public Conclusion conclusion() {
+        return Conclusion.INCH_TEST;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        Optional<Stamped<Fact.LengthMeasured>> byTape = situation.measured(Dimension.MOVEMENT);
+        Optional<Stamped<String>> byEye = situation.answer(Question.MOVEMENT);
+        boolean tapeIsLater = byTape.isPresent()
+                && (byEye.isEmpty() || byTape.get().seq() > byEye.get().seq());
+        if (!tapeIsLater) {
+            return new AnsweredByEye(Conclusion.INCH_TEST, Question.MOVEMENT).judge(situation);
+        }
+        Length movement = byTape.get().value().length();
+        boolean under = movement.isLessThan(LIMIT);
+        return Verdict.judged(
+                        Finding.of(SEC_6, under ? Weight.HOLDS : Weight.FIX, under ? "underAnInch" : "anInchOrMore")
+                                .with("movement", movement)
+                                .changedBy("TIGHTEN"))
+                .restingOn(byTape.get());
+    }
+}

@@ -1,0 +1,74 @@
+package app.layette.core.suit;
+
+import static app.layette.core.finding.RuleCode.SUIT_10;
+
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.Speaker;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.measure.Mass;
+import app.layette.core.practice.AnchorLimits;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import app.layette.core.seat.Shell;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * SUIT-10: child and restraint together weigh no more than the lower anchors may hold: the stricter of seat and vehicle
+ * manual. Where one of them was not read nothing is known; where both were read and are silent the profile's convention
+ * counts.
+ */
+public final class AnchorLimit implements Rule {
+    @Override
+    public Conclusion conclusion() {
+        return Conclusion.ANCHOR_LIMIT;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        Optional<Stamped<Mass>> weight = situation.weight();
+        if (weight.isEmpty() || situation.seat().isEmpty()) {
+            return Verdict.open("WEIGHT");
+        }
+        Shell shell = situation.seat().get().shell();
+        Optional<Mass> restraint = restraintMass(shell);
+        Optional<Mass> limit = limit(situation);
+        if (restraint.isEmpty() || limit.isEmpty()) {
+            return Verdict.judged(
+                    Finding.of(SUIT_10, Weight.NOT_KNOWN, restraint.isEmpty() ? "massNotKnown" : "limitNotKnown")
+                            .changedBy(restraint.isEmpty() ? "SEAT_MANUAL" : "BOTH_MANUALS"));
+        }
+        Mass together = weight.get().value().plus(restraint.get());
+        boolean past = together.isMoreThan(limit.get());
+        return Verdict.judged(Finding.of(SUIT_10, past ? Weight.STOP : Weight.HOLDS, past ? "past" : "under")
+                .with("together", together)
+                .with("limit", limit.get())
+                .from(situation.anchorLimit(Speaker.SEAT))
+                .from(situation.anchorLimit(Speaker.CAR))
+                .changedBy("BELT"));
+    }
+
+    /** Carrier and base together, where the sheet has both. */
+    public static Optional<Mass> restraintMass(Shell shell) {
+        return shell.carrierMass()
+                .value()
+                .flatMap(carrier -> shell.baseMass().value().map(carrier::plus));
+    }
+
+    /** The limit that counts here; empty when a document that has a say was not read. */
+    public static Optional<Mass> limit(Situation situation) {
+        Evidence<Mass> seat = situation.anchorLimit(Speaker.SEAT);
+        Evidence<Mass> car = situation.anchorLimit(Speaker.CAR);
+        if (!seat.isLooked() || !car.isLooked()) {
+            return Optional.empty();
+        }
+        Optional<Mass> stricter =
+                Stream.of(seat.value(), car.value()).flatMap(Optional::stream).min(Mass::compareTo);
+        return stricter.or(
+                () -> Optional.of(AnchorLimits.of(situation.practice().profile().anchorLimit())));
+    }
+}

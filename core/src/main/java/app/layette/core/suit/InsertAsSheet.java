@@ -1,0 +1,75 @@
+package app.layette.core.suit;
+
+import static app.layette.core.finding.RuleCode.SUIT_9;
+
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.measure.Mass;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import app.layette.core.seat.InsertPiece;
+import app.layette.core.seat.InsertPiece.Use;
+import app.layette.core.seat.SeatSheet;
+import java.util.List;
+import java.util.Optional;
+
+/** SUIT-9: each piece of the insert is in or out as the sheet asks at this weight; an optional piece may be either. */
+public final class InsertAsSheet implements Rule {
+    @Override
+    public Conclusion conclusion() {
+        return Conclusion.INSERT;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        if (situation.seat().isEmpty() || situation.weight().isEmpty()) {
+            return Verdict.open("WEIGHT");
+        }
+        Evidence<List<InsertPiece>> pieces =
+                situation.seat().map(SeatSheet::insert).orElseThrow();
+        if (pieces.value().isEmpty()) {
+            return Verdict.judged(Finding.of(SUIT_9, Weight.NOT_KNOWN, "notLooked")
+                    .from(pieces)
+                    .changedBy("SEAT_MANUAL"));
+        }
+        Mass weight = situation.weight().get().value();
+        for (InsertPiece piece : pieces.value().get()) {
+            Optional<Stamped<Fact.InsertSet>> set = situation.insert(piece);
+            if (set.isEmpty()) {
+                return Verdict.open("INSERT");
+            }
+            Optional<Finding.Builder> wrong =
+                    wrong(piece, weight, set.get().value().in());
+            if (wrong.isPresent()) {
+                return Verdict.judged(wrong.get().from(pieces));
+            }
+        }
+        boolean none = pieces.value().get().isEmpty();
+        return Verdict.judged(
+                Finding.of(SUIT_9, Weight.HOLDS, none ? "noInsert" : "asSheet").from(pieces));
+    }
+
+    private static Optional<Finding.Builder> wrong(InsertPiece piece, Mass weight, boolean in) {
+        Optional<Use> use = piece.useAt(weight);
+        if (use.isEmpty()) {
+            return Optional.of(
+                    finding(Weight.NOT_KNOWN, "noBand", piece, weight).changedBy("SEAT_MANUAL"));
+        }
+        if (use.get() == Use.REQUIRED && !in) {
+            return Optional.of(finding(Weight.FIX, "mustBeIn", piece, weight).changedBy("INSERT"));
+        }
+        if (use.get() == Use.MUST_BE_OUT && in) {
+            return Optional.of(finding(Weight.FIX, "mustBeOut", piece, weight).changedBy("INSERT"));
+        }
+        return Optional.empty();
+    }
+
+    private static Finding.Builder finding(Weight heavy, String reason, InsertPiece piece, Mass weight) {
+        return Finding.of(SUIT_9, heavy, reason).with("piece", piece.name()).with("weight", weight);
+    }
+}

@@ -1,0 +1,56 @@
+package app.layette.core.suit;
+
+import static app.layette.core.finding.RuleCode.SUIT_2;
+
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.Fact.Dimension;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.measure.Length;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import app.layette.core.seat.LengthLimit;
+import java.util.Optional;
+
+/** SUIT-2: the child is no longer than the maximum, itself included. A manual may state that there is no maximum. */
+public final class LengthFits implements Rule {
+    @Override
+    public Conclusion conclusion() {
+        return Conclusion.LENGTH;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        Optional<Stamped<Fact.LengthMeasured>> measured = situation.measured(Dimension.BODY);
+        if (measured.isEmpty() || situation.seat().isEmpty()) {
+            return Verdict.open("LENGTH");
+        }
+        Length length = measured.get().value().length();
+        Evidence<LengthLimit> limit = situation.seat().get().limits().lengthMax();
+        if (limit.value().isEmpty()) {
+            return Verdict.judged(Finding.of(SUIT_2, Weight.NOT_KNOWN, "limitNotKnown")
+                    .with("length", length)
+                    .from(limit)
+                    .changedBy("SEAT_MANUAL"));
+        }
+        return Verdict.judged(limit.value()
+                .get()
+                .max()
+                .map(max -> against(length, max))
+                .orElseGet(() -> Finding.of(SUIT_2, Weight.HOLDS, "noLimit").with("length", length))
+                .from(limit));
+    }
+
+    private static Finding.Builder against(Length length, Length max) {
+        boolean tooLong = length.isMoreThan(max);
+        return Finding.of(SUIT_2, tooLong ? Weight.STOP : Weight.HOLDS, tooLong ? "tooLong" : "inside")
+                .with("length", length)
+                .with("max", max)
+                .with("room", max.minus(length))
+                .changedBy("OTHER_SEAT");
+    }
+}

@@ -1,0 +1,83 @@
+package app.layette.core.suit;
+
+import static app.layette.core.finding.RuleCode.SUIT_8;
+
+import app.layette.core.child.Child;
+import app.layette.core.entry.Fact.Screened;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.measure.Mass;
+import app.layette.core.practice.PracticeProfile.Screening;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import java.util.Optional;
+
+/**
+ * SUIT-8: for a child born before 37 weeks, under 2500 g, with a condition that affects breathing or tone, or of unknown
+ * gestation, the answer about the hospital's seat tolerance screening in this restraint. Unanswered and not passed block.
+ */
+public final class ScreeningDone implements Rule {
+    private static final Mass LOW_WEIGHT = Mass.ofGrams(2500);
+
+    @Override
+    public Conclusion conclusion() {
+        return Conclusion.SCREENING;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        Optional<Stamped<String>> condition = situation.answer(Question.CONDITION);
+        if (situation.child().isEmpty() || situation.weight().isEmpty() || condition.isEmpty()) {
+            return Verdict.open("CONDITION");
+        }
+        if (!isAsked(situation)) {
+            return Verdict.judged(Finding.of(SUIT_8, Weight.HOLDS, "notAsked"));
+        }
+        return situation
+                .newest(Screened.class)
+                .map(screened -> answered(screened.value()))
+                .orElseGet(() -> Verdict.judged(
+                        Finding.of(SUIT_8, Weight.NOT_KNOWN, "unanswered").changedBy("SCREENING")));
+    }
+
+    /** Whether the question has to be asked for this child, as far as the child is known. */
+    public static boolean isAsked(Situation situation) {
+        if (situation.practice().profile().screening() == Screening.EVERYONE) {
+            return true;
+        }
+        Optional<Child> child = situation.child().map(Stamped::value);
+        boolean early = child.map(each -> each.gestationDays().isEmpty() || each.isBeforeTerm())
+                .orElse(true);
+        boolean light = situation
+                        .weight()
+                        .map(each -> each.value().isLessThan(LOW_WEIGHT))
+                        .orElse(false)
+                || child.flatMap(Child::birthWeight)
+                        .map(each -> each.isLessThan(LOW_WEIGHT))
+                        .orElse(false);
+        boolean condition = situation
+                .answer(Question.CONDITION)
+                .map(answer -> !answer.value().equals("NONE"))
+                .orElse(false);
+        return early || light || condition;
+    }
+
+    private static Verdict answered(Screened screened) {
+        String who = screened.who() == null ? "" : screened.who();
+        return switch (screened.result()) {
+            case PASSED -> Verdict.judged(Finding.of(SUIT_8, Weight.HOLDS, "passed"));
+            case NOT_PASSED ->
+                Verdict.judged(Finding.of(SUIT_8, Weight.STOP, "notPassed").changedBy("CLINICIAN"));
+            case NOT_OFFERED_CLINICIAN_INFORMED ->
+                who.isBlank()
+                        ? Verdict.judged(Finding.of(SUIT_8, Weight.NOT_KNOWN, "whoWasInformed")
+                                .changedBy("SCREENING"))
+                        : Verdict.judged(Finding.of(SUIT_8, Weight.ADVISE, "clinicianInformed")
+                                .with("who", who));
+        };
+    }
+}

@@ -1,0 +1,39 @@
+package app.layette.core.suit;
+
+import static app.layette.core.finding.RuleCode.SUIT_4;
+
+import app.layette.core.entry.Situation;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.harness.ShoulderAndSlots;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import java.util.Optional;
+
+/** SUIT-4: the lowest usable slot is at or below the shoulder, with the insert as it will be. */
+public final class SlotInReach implements Rule {
+    @Override
+    public Conclusion conclusion() {
+        return Conclusion.SLOT_IN_REACH;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        Optional<ShoulderAndSlots> shoulder = ShoulderAndSlots.in(situation);
+        if (shoulder.isEmpty()) {
+            return Verdict.open("SHOULDER");
+        }
+        if (shoulder.get().slots().isEmpty()) {
+            return Verdict.judged(
+                    Finding.of(SUIT_4, Weight.NOT_KNOWN, "slotsNotKnown").changedBy("SEAT_MANUAL"));
+        }
+        boolean reached = shoulder.get().best() >= 1;
+        Finding.Builder finding = Finding.of(
+                        SUIT_4, reached ? Weight.HOLDS : Weight.STOP, reached ? "inReach" : "belowLowest")
+                .with("slot", Math.max(1, shoulder.get().best()))
+                .changedBy(reached ? "SHOULDER" : "INSERT_OR_SEAT");
+        shoulder.get().belowLowest().ifPresent(gap -> finding.with("above", gap));
+        return Verdict.judged(finding).restingOn(shoulder.get().look());
+    }
+}

@@ -1,0 +1,84 @@
+package app.layette.core.vehicle;
+
+import static app.layette.core.evidence.Evidence.orNotLooked;
+
+import app.layette.core.evidence.Evidence;
+import app.layette.core.measure.Angle;
+import app.layette.core.measure.Length;
+import java.util.List;
+
+/**
+ * What is known about one seating position.
+ *
+ * @param id row and side
+ * @param facing how the vehicle seat is built and stands (CAB-2)
+ * @param airbag state of the front airbag in front of it (CAB-1)
+ * @param anchors whether it has its own pair of lower anchors (CAB-4)
+ * @param cushionSlope γ, positive when the cushion drops towards the bight, with the car on level ground
+ * @param backAngle β, how far the vehicle seat back leans back from the vertical
+ * @param floor what a load leg would stand on (CAB-8)
+ * @param frontSeat distance from the bight to the front seat at heights above the cushion
+ */
+public record SeatingPosition(
+        PositionId id,
+        Evidence<Facing> facing,
+        Evidence<Airbag> airbag,
+        Evidence<OwnAnchors> anchors,
+        Evidence<Angle> cushionSlope,
+        Evidence<Angle> backAngle,
+        Evidence<Floor> floor,
+        Evidence<List<Clearance>> frontSeat) {
+
+    public SeatingPosition {
+        facing = orNotLooked(facing);
+        airbag = orNotLooked(airbag);
+        anchors = orNotLooked(anchors);
+        cushionSlope = orNotLooked(cushionSlope);
+        backAngle = orNotLooked(backAngle);
+        floor = orNotLooked(floor);
+        frontSeat = orNotLooked(frontSeat);
+    }
+
+    /** A position of which nothing is known but that it is there. */
+    public static SeatingPosition bare(PositionId id) {
+        return new SeatingPosition(id, null, null, null, null, null, null, null);
+    }
+
+    /** How a vehicle seat faces. */
+    public enum Facing {
+        FORWARD,
+        SIDEWAYS,
+        REARWARD,
+        FOLDED_OR_DAMAGED
+    }
+
+    /** The front airbag in front of a position. */
+    public enum Airbag {
+        NONE,
+        /** Off, confirmed by key or sensor lamp. */
+        OFF_CONFIRMED,
+        ACTIVE
+    }
+
+    /** Lower anchors of a position. */
+    public enum OwnAnchors {
+        OWN_PAIR,
+        NONE
+    }
+
+    /** The floor under a load leg. */
+    public enum Floor {
+        SOLID,
+        STORAGE,
+        /** Storage with a fix that the vehicle manual names, in place. */
+        STORAGE_FIXED
+    }
+
+    /**
+     * Distance to the front seat.
+     *
+     * @param height above the bight
+     * @param distance from the bight to the front seat at that height, with the front seat moved well forward
+     */
+    public record Clearance(Length height, Length distance) {}
+}

@@ -1,0 +1,73 @@
+package app.layette.core.vehicle;
+
+import static app.layette.core.evidence.Evidence.orNotLooked;
+
+import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.Said;
+import app.layette.core.evidence.SheetStatus;
+import app.layette.core.evidence.SheetVersion;
+import app.layette.core.measure.Length;
+import app.layette.core.measure.Mass;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * One version of one vehicle's sheet.
+ *
+ * @param sheet id and version
+ * @param status draft or confirmed
+ * @param maker of the vehicle
+ * @param name of the model
+ * @param yearFrom first model year; {@code null} when open
+ * @param yearTo last model year; {@code null} when open
+ * @param kerbSide the side that stops at the kerb where it drives
+ * @param positions every seating position
+ * @param anchorLimit limit of the lower anchors as printed in the vehicle manual (SUIT-10)
+ * @param gap room asked in front of a rear-facing restraint (CAB-10)
+ * @param permissions what the vehicle manual says on each permission
+ */
+public record VehicleSheet(
+        SheetVersion sheet,
+        SheetStatus status,
+        String maker,
+        String name,
+        Integer yearFrom,
+        Integer yearTo,
+        Side kerbSide,
+        List<SeatingPosition> positions,
+        Evidence<Mass> anchorLimit,
+        Evidence<Length> gap,
+        Map<PermissionKey, Evidence<Said>> permissions) {
+
+    public VehicleSheet {
+        positions = positions == null ? List.of() : List.copyOf(positions);
+        anchorLimit = orNotLooked(anchorLimit);
+        gap = orNotLooked(gap);
+        permissions = permissions == null ? Map.of() : Map.copyOf(permissions);
+    }
+
+    public String fullName() {
+        return maker + " " + name;
+    }
+
+    public Optional<SeatingPosition> position(PositionId id) {
+        return positions.stream().filter(each -> each.id().equals(id)).findFirst();
+    }
+
+    /** What the vehicle manual says on a permission. */
+    public Evidence<Said> says(PermissionKey key) {
+        return permissions.getOrDefault(key, Evidence.notLooked());
+    }
+
+    /** The sheet as far as it may be relied on: a draft keeps its positions and loses what is said about them. */
+    public VehicleSheet asReliedOn() {
+        if (status == SheetStatus.CONFIRMED) {
+            return this;
+        }
+        List<SeatingPosition> bare =
+                positions.stream().map(each -> SeatingPosition.bare(each.id())).toList();
+        return new VehicleSheet(sheet, status, maker, name, yearFrom, yearTo, kerbSide, bare, null, null, null);
+    }
+}

@@ -1,0 +1,5 @@
+/**
+ * Vehicle sheets: a car is a small table of seating positions, because anchors, belts and rules differ at each. Every
+ * value from the manual carries its evidence; what a technician saw at the car enters the same way.
+ */
+package app.layette.core.vehicle;

@@ -1,0 +1,168 @@
+package app.layette.formats.document;
+
+import app.layette.core.drawing.Drawing;
+import app.layette.core.drawing.HarnessView;
+import app.layette.core.drawing.SideView;
+import app.layette.core.finding.Argument;
+import app.layette.core.finding.Finding;
+import app.layette.core.fitting.DatedEvent;
+import app.layette.core.fitting.FittingPlan;
+import app.layette.core.fitting.FittingPlanner;
+import app.layette.core.gate.ConclusionState;
+import app.layette.core.harness.ShoulderAndSlots;
+import app.layette.core.recline.ReclineAdvice;
+import app.layette.core.run.Ask;
+import app.layette.core.run.Step;
+import app.layette.formats.json.LayetteJson;
+import app.layette.formats.wording.Wording;
+import java.util.Locale;
+import java.util.Optional;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Writes a plan as a document, with sentences and drawings where asked. */
+public final class PlanDocument {
+    private final JsonMapper json = LayetteJson.strict();
+    private final FittingPlan plan;
+    private final Optional<Wording> wording;
+    private final boolean drawings;
+
+    private PlanDocument(FittingPlan plan, Optional<Wording> wording, boolean drawings) {
+        this.plan = plan;
+        this.wording = wording;
+        this.drawings = drawings;
+    }
+
+    /**
+     * The plan as JSON.
+     *
+     * @param wording adds sentences in its language and units; empty for none
+     * @param drawings adds the geometry of the views
+     */
+    public static ObjectNode of(FittingPlan plan, Optional<Wording> wording, boolean drawings) {
+        return new PlanDocument(plan, wording, drawings).write();
+    }
+
+    private ObjectNode write() {
+        ObjectNode document = json.createObjectNode();
+        document.put("formatVersion", 1);
+        document.put("engineVersion", FittingPlanner.ENGINE_VERSION);
+        document.put("state", camel(plan.state()));
+        document.put("mayHandOver", plan.mayHandOver());
+        document.put("method", camel(plan.method()));
+        plan.findings().forEach(finding -> write(document.withArray("/findings"), finding));
+        plan.run().steps().forEach(step -> write(document.withArray("/run"), step));
+        plan.gate().conclusions().forEach(state -> write(document.withArray("/gate"), state));
+        writeAdvice(document.putObject("advice"));
+        ArrayNode dates = document.putArray("dates");
+        plan.dates().forEach(event -> write(dates, event));
+        if (drawings) {
+            ObjectNode views = document.putObject("drawings");
+            for (Drawing view : new Drawing[] {SideView.of(plan.situation()), HarnessView.of(plan.situation())}) {
+                views.set(view.name(), json.valueToTree(view));
+            }
+        }
+        return document;
+    }
+
+    private void write(ArrayNode findings, Finding finding) {
+        ObjectNode node = findings.addObject();
+        node.put("code", finding.code().text());
+        node.put("weight", camel(finding.weight()));
+        node.put("message", finding.message());
+        ObjectNode arguments = node.putObject("arguments");
+        finding.arguments().forEach((name, argument) -> arguments.set(name, write(argument)));
+        node.set("sources", json.valueToTree(finding.sources()));
+        node.set("changes", json.valueToTree(finding.changes()));
+        wording.ifPresent(words -> node.put("text", words.say(finding)));
+    }
+
+    private void write(ArrayNode run, Step step) {
+        ObjectNode node = run.addObject();
+        node.put("step", camel(step.key()));
+        node.put("phase", camel(step.key().phase()));
+        node.put("state", camel(step.state()));
+        ArrayNode asks = node.putArray("asks");
+        for (Ask ask : step.asks()) {
+            ObjectNode each = asks.addObject();
+            each.put("kind", camel(ask.kind()));
+            each.put("key", ask.key());
+            each.put("answered", ask.answered());
+        }
+        wording.ifPresent(
+                words -> node.put("text", words.say("step." + step.key().name())));
+    }
+
+    private void write(ArrayNode gate, ConclusionState state) {
+        ObjectNode node = gate.addObject();
+        node.put("conclusion", camel(state.conclusion()));
+        node.put("code", state.conclusion().code().text());
+        node.put("state", camel(state.state()));
+        node.put("since", state.since());
+        state.waitsFor().ifPresent(key -> node.put("waitsFor", key));
+        wording.ifPresent(words ->
+                node.put("text", words.say("conclusion." + state.conclusion().name())));
+    }
+
+    private void writeAdvice(ObjectNode advice) {
+        plan.recline().ifPresent(recline -> write(advice.putObject("recline"), recline));
+        ShoulderAndSlots.in(plan.situation())
+                .filter(look -> look.best() > 0)
+                .ifPresent(look -> advice.put("slot", look.best()));
+    }
+
+    private void write(ObjectNode node, ReclineAdvice recline) {
+        recline.recommended().ifPresent(name -> node.put("recommended", name));
+        ArrayNode settings = node.putArray("settings");
+        for (ReclineAdvice.Setting setting : recline.settings()) {
+            ObjectNode each = settings.addObject();
+            each.put("name", setting.name());
+            each.set("lift", write(Argument.of(setting.lift())));
+            each.set("recline", write(Argument.of(setting.recline())));
+            each.put("insideBand", setting.inside());
+        }
+        recline.band().ifPresent(band -> {
+            ObjectNode each = node.putObject("band");
+            each.set("from", write(Argument.of(band.from())));
+            each.set("to", write(Argument.of(band.to())));
+        });
+    }
+
+    private void write(ArrayNode dates, DatedEvent event) {
+        ObjectNode node = dates.addObject();
+        node.put("key", event.key());
+        node.put("on", event.on().toString());
+        wording.ifPresent(words -> node.put("text", words.say(event.key())));
+    }
+
+    private ObjectNode write(Argument argument) {
+        ObjectNode node = json.createObjectNode();
+        if (argument instanceof Argument.OfMass mass) {
+            node.put("kind", "mass").put("value", mass.mass().grams());
+        } else if (argument instanceof Argument.OfLength length) {
+            node.put("kind", "length").put("value", length.length().millimetres());
+        } else if (argument instanceof Argument.OfAngle angle) {
+            node.put("kind", "angle").put("value", angle.angle().degrees());
+        } else if (argument instanceof Argument.OfDate date) {
+            node.put("kind", "date").put("value", date.date().toString());
+        } else if (argument instanceof Argument.OfNumber number) {
+            node.put("kind", "number").put("value", number.number());
+        } else if (argument instanceof Argument.OfKey key) {
+            node.put("kind", "key").put("value", key.key());
+        } else if (argument instanceof Argument.OfText text) {
+            node.put("kind", "text").put("value", text.text());
+        }
+        wording.ifPresent(words -> node.put("text", words.say(argument)));
+        return node;
+    }
+
+    private static String camel(Enum<?> constant) {
+        String[] words = constant.name().toLowerCase(Locale.ROOT).split("_");
+        StringBuilder camel = new StringBuilder(words[0]);
+        for (int i = 1; i < words.length; i++) {
+            camel.append(Character.toUpperCase(words[i].charAt(0))).append(words[i].substring(1));
+        }
+        return camel.toString();
+    }
+}

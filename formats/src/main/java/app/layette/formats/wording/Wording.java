@@ -1,0 +1,108 @@
+package app.layette.formats.wording;
+
+import app.layette.core.finding.Argument;
+import app.layette.core.finding.Finding;
+import app.layette.core.measure.Length;
+import app.layette.core.measure.Mass;
+import app.layette.core.measure.UnitSystem;
+import com.ibm.icu.text.MessageFormat;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.LinkedHashMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.MissingResourceException;
+import java.util.ResourceBundle;
+import java.util.concurrent.ConcurrentHashMap;
+
+/**
+ * Says things in one language and one system of units. A key without a text is said as the key itself between question
+ * marks, which the tests look for.
+ */
+public final class Wording {
+    private static final String BUNDLE = "app.layette.formats.wording.messages";
+
+    private final Locale locale;
+    private final UnitSystem units;
+    private final ResourceBundle bundle;
+    private final DateTimeFormatter dates;
+    private final Map<String, MessageFormat> formats = new ConcurrentHashMap<>();
+
+    public Wording(Locale locale, UnitSystem units) {
+        this.locale = locale;
+        this.units = units;
+        this.bundle = ResourceBundle.getBundle(BUNDLE, locale);
+        this.dates = DateTimeFormatter.ofPattern("d MMM yyyy", locale);
+    }
+
+    public UnitSystem units() {
+        return units;
+    }
+
+    public boolean knows(String key) {
+        return bundle.containsKey(key);
+    }
+
+    public String say(String key) {
+        return say(key, Map.of());
+    }
+
+    public String say(String key, Map<String, Argument> arguments) {
+        MessageFormat format = formats.computeIfAbsent(key, this::format);
+        Map<String, Object> values = new LinkedHashMap<>();
+        arguments.forEach((name, argument) -> values.put(
+                name, argument instanceof Argument.OfNumber number ? (Object) number.number() : say(argument)));
+        synchronized (format) {
+            return format.format(values);
+        }
+    }
+
+    public String say(Finding finding) {
+        return say(finding.message(), finding.arguments());
+    }
+
+    /** A value in the reader's units; a mass or length that was typed in the other system is shown as typed first. */
+    public String say(Argument argument) {
+        if (argument instanceof Argument.OfMass mass) {
+            return mass.mass().in(units);
+        }
+        if (argument instanceof Argument.OfLength length) {
+            return length.length().in(units);
+        }
+        if (argument instanceof Argument.OfAngle angle) {
+            return angle.angle().toString();
+        }
+        if (argument instanceof Argument.OfDate date) {
+            return say(date.date());
+        }
+        if (argument instanceof Argument.OfKey key) {
+            return say(key.key());
+        }
+        if (argument instanceof Argument.OfNumber number) {
+            return String.valueOf(number.number());
+        }
+        return ((Argument.OfText) argument).text();
+    }
+
+    public String say(LocalDate date) {
+        return dates.format(date);
+    }
+
+    /** In the reader's units, with the other system behind it. */
+    public String both(Mass mass) {
+        return mass.in(units) + " (" + mass.in(units.other()) + ")";
+    }
+
+    /** In the reader's units, with the other system behind it. */
+    public String both(Length length) {
+        return length.in(units) + " (" + length.in(units.other()) + ")";
+    }
+
+    private MessageFormat format(String key) {
+        try {
+            return new MessageFormat(bundle.getString(key), locale);
+        } catch (MissingResourceException e) {
+            return new MessageFormat("?" + key.replace("{", "").replace("'", "") + "?", locale);
+        }
+    }
+}
