@@ -2,7 +2,9 @@ package app.layette.core.drawing;
 
 import app.layette.core.entry.Fact.Dimension;
 import app.layette.core.entry.Situation;
+import app.layette.core.harness.ShoulderAndSlots;
 import app.layette.core.measure.Length;
+import java.util.Optional;
 
 /**
  * The sizes a child is drawn with: what was measured, else the usual proportions of a newborn. Proportions are for
@@ -27,10 +29,21 @@ record ChildFigure(double shoulder, double crown, boolean shoulderMeasured, bool
         var shoulder = situation.shoulder();
         var crown = situation.crown();
         double lift = situation.insertLift().millimetres();
-        double shoulderMm = shoulder.map(each -> each.value().millimetres()).orElse(SHOULDER_SHARE * body + lift);
+        double shoulderMm = shoulder.map(each -> each.value().millimetres())
+                .or(() -> betweenSlots(situation))
+                .orElse(SHOULDER_SHARE * body + lift);
         double crownMm = crown.map(each -> each.value().millimetres())
                 .orElse(shoulderMm + (CROWN_SHARE - SHOULDER_SHARE) * body);
         return new ChildFigure(shoulderMm, crownMm, shoulder.isPresent(), crown.isPresent());
+    }
+
+    /** Seen by eye only: drawn half-way between the slot below and the one above it. */
+    private static Optional<Double> betweenSlots(Situation situation) {
+        return ShoulderAndSlots.in(situation)
+                .filter(look -> look.best() >= 1 && look.best() < look.slots().size())
+                .map(look -> (look.slots().get(look.best() - 1).millimetres()
+                                + look.slots().get(look.best()).millimetres())
+                        / 2);
     }
 
     /** Height of the armpit, where the chest clip belongs. */

@@ -32,7 +32,7 @@ public final class SideView {
     private static final double USUAL_CONTACT = 400;
     private static final double USUAL_SHELL_TOP = 470;
     private static final Point HIPS = new Point(258, 150);
-    private static final Point DIAL = new Point(-60, 640);
+    private static final Point DIAL = new Point(70, 600);
 
     private final Situation situation;
     private final Sketch sketch = new Sketch();
@@ -76,10 +76,10 @@ public final class SideView {
         Angle recline = view.reclineNow();
         return new Drawing(
                 "side",
-                -960,
+                -950,
                 -190,
-                1120,
-                960,
+                1110,
+                1020,
                 view.sketch.shapes(),
                 "drawing.side.description",
                 Map.of("recline", Argument.of(recline), "slope", Argument.of(view.geometry.cushionSlope())));
@@ -244,10 +244,11 @@ public final class SideView {
                 new Point(312, 108),
                 onShellBack(60, -52),
                 onShellBack(220, -48),
-                onShellBack(shellTop - 30, -40),
-                onShellBack(shellTop + 6, -24),
-                onShellBack(shellTop + 10, -4),
-                onShellBack(shellTop - 6, 10),
+                onShellBack(shellTop - 60, -43),
+                onShellBack(shellTop - 8, -38),
+                onShellBack(shellTop + 10, -17),
+                onShellBack(shellTop - 8, 2),
+                onShellBack(shellTop - 60, 0),
                 onShellBack(220, 0),
                 onShellBack(70, 0),
                 new Point(HIPS.x() - 12, HIPS.y() + 8),
@@ -258,9 +259,9 @@ public final class SideView {
         sketch.curve(
                 Ink.PAD,
                 this::posed,
-                onShellBack(shellTop - 20, 20),
-                onShellBack(shellTop * 0.72, 96),
-                onShellBack(shellTop * 0.45, 118),
+                onShellBack(shellTop * 0.86, 8),
+                onShellBack(shellTop * 0.66, 70),
+                onShellBack(shellTop * 0.45, 112),
                 onShellBack(shellTop * 0.22, 108),
                 new Point(60, 262),
                 new Point(-34, 318));
@@ -287,7 +288,6 @@ public final class SideView {
                 onShellBack(-42, 54),
                 onShellBack(-34, 20));
         Point skull = onShellBack(neck + head * 0.86, 16 + head);
-        sketch.disc(Ink.SKIN, posed(skull), head);
         face(skull, head);
         limb(Ink.CLOTH, 46, onShellBack(-4, 66), new Point(96, 286), new Point(44, 232));
         limb(Ink.SKIN, 30, new Point(46, 236), new Point(26, 262));
@@ -313,30 +313,31 @@ public final class SideView {
         sketch.ribbon(ink, width, this::posed, through);
     }
 
+    /** The face looks away from the shell back; the nose goes under the head so that only its tip stands out. */
     private void face(Point skull, double head) {
         double t = geometry.theta0().radians();
         Point out = new Point(-Math.cos(t), Math.sin(t));
         Point down = new Point(-Math.sin(t), -Math.cos(t));
-        Point nose = skull.plus(out.times(head * 0.98)).plus(down.times(head * 0.12));
-        sketch.curve(
-                Ink.SKIN,
-                this::posed,
-                skull.plus(out.times(head * 0.97)).plus(down.times(-head * 0.08)),
-                nose.plus(out.times(head * 0.1)),
-                skull.plus(out.times(head * 0.95)).plus(down.times(head * 0.28)));
+        sketch.disc(Ink.SKIN, posed(skull.plus(out.times(head * 0.97)).plus(down.times(head * 0.1))), head * 0.14);
+        sketch.disc(Ink.SKIN, posed(skull), head);
         sketch.curve(
                 Ink.MEASURED,
                 this::posed,
-                skull.plus(out.times(head * 0.58)).plus(down.times(-head * 0.02)),
-                skull.plus(out.times(head * 0.70)).plus(down.times(head * 0.05)),
-                skull.plus(out.times(head * 0.80)).plus(down.times(-head * 0.02)));
-        sketch.blob(
-                Ink.SKIN,
+                skull.plus(out.times(head * 0.5)).plus(down.times(-head * 0.14)),
+                skull.plus(out.times(head * 0.62)).plus(down.times(-head * 0.05)),
+                skull.plus(out.times(head * 0.76)).plus(down.times(-head * 0.1)));
+        sketch.curve(
+                Ink.MEASURED,
                 this::posed,
-                skull.plus(out.times(-head * 0.05)),
-                skull.plus(out.times(-head * 0.22)).plus(down.times(head * 0.1)),
-                skull.plus(out.times(-head * 0.1)).plus(down.times(head * 0.3)),
-                skull.plus(out.times(head * 0.04)).plus(down.times(head * 0.18)));
+                skull.plus(out.times(head * 0.72)).plus(down.times(head * 0.5)),
+                skull.plus(out.times(head * 0.62)).plus(down.times(head * 0.47)),
+                skull.plus(out.times(head * 0.56)).plus(down.times(head * 0.4)));
+        sketch.curve(
+                Ink.MEASURED,
+                this::posed,
+                skull.plus(out.times(-head * 0.02)).plus(down.times(-head * 0.02)),
+                skull.plus(out.times(-head * 0.22)).plus(down.times(head * 0.08)),
+                skull.plus(out.times(-head * 0.08)).plus(down.times(head * 0.28)));
     }
 
     private void drawHandle() {

@@ -171,18 +171,27 @@ public final class Situation {
 
     /** Top of the shoulder along the shell back with the insert as it is, by tape; empty when only seen by eye. */
     public Optional<Stamped<Length>> shoulder() {
-        return measured(Dimension.SHOULDER).map(this::withInsert);
+        return measured(Dimension.SHOULDER).flatMap(this::withInsert);
     }
 
     /** Top of the head along the shell back with the insert as it is, by tape. */
     public Optional<Stamped<Length>> crown() {
-        return measured(Dimension.CROWN).map(this::withInsert);
+        return measured(Dimension.CROWN).flatMap(this::withInsert);
     }
 
-    private Stamped<Length> withInsert(Stamped<Fact.LengthMeasured> height) {
-        boolean bare = height.value().insert() == Fact.InsertState.BARE;
+    /** A height on the bare shell needs the lift of an insert that is known; else it says nothing (HAR-3). */
+    private Optional<Stamped<Length>> withInsert(Stamped<Fact.LengthMeasured> height) {
         Length length = height.value().length();
-        return map(height, bare ? length.plus(insertLift()) : length);
+        if (height.value().insert() != Fact.InsertState.BARE) {
+            return Optional.of(map(height, length));
+        }
+        return knowsInsert() ? Optional.of(map(height, length.plus(insertLift()))) : Optional.empty();
+    }
+
+    private boolean knowsInsert() {
+        return seat().flatMap(seat -> seat.insert().value())
+                .map(pieces -> pieces.stream().allMatch(piece -> insert(piece).isPresent()))
+                .orElse(false);
     }
 
     /**
@@ -197,7 +206,8 @@ public final class Situation {
         return answer;
     }
 
-    private Permission permission(PermissionKey key, Speaker speaker) {
+    /** The answer of one speaker alone. */
+    public Permission permission(PermissionKey key, Speaker speaker) {
         Evidence<Said> sheet = speaker == Speaker.SEAT
                 ? seat().map(seat -> seat.says(key)).orElse(Evidence.notLooked())
                 : car().map(car -> car.says(key)).orElse(Evidence.notLooked());

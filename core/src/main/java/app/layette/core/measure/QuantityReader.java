@@ -41,32 +41,30 @@ final class QuantityReader {
             Map.entry("inches", Length::ofInches),
             Map.entry("\"", Length::ofInches));
 
+    private static final List<String> BARE_MASS_UNITS = List.of("kg", "lb", "g");
+    private static final List<String> BARE_LENGTH_UNITS = List.of("cm", "in", "mm");
+
     private QuantityReader() {}
 
     static Mass mass(String text, MassRange allowed) {
         Bounds bounds = new Bounds(text, both(allowed.min()), both(allowed.max()));
         String clean = clean(text, bounds);
         Matcher poundsAndOunces = POUNDS_AND_OUNCES.matcher(clean);
-        Mass read = poundsAndOunces.matches()
-                ? Mass.ofPoundsAndOunces(number(poundsAndOunces.group(1)), number(poundsAndOunces.group(2)))
-                : read(
-                        clean,
-                        MASS_UNITS,
-                        List.of(Mass::ofKilograms, Mass::ofPounds, Mass::ofGrams),
-                        allowed::contains,
-                        bounds);
-        return within(read, allowed::contains, bounds).typedAs(text.strip());
+        if (poundsAndOunces.matches()) {
+            Mass read = Mass.ofPoundsAndOunces(number(poundsAndOunces.group(1)), number(poundsAndOunces.group(2)));
+            return within(read, allowed::contains, bounds).typedAs(text.strip());
+        }
+        NumberAndUnit typed = withUnit(split(clean, bounds), MASS_UNITS, BARE_MASS_UNITS, allowed::contains, bounds);
+        Mass read = MASS_UNITS.get(typed.unit()).apply(typed.number());
+        return within(read, allowed::contains, bounds).typedAs(typed.kept(text));
     }
 
     static Length length(String text, LengthRange allowed) {
         Bounds bounds = new Bounds(text, both(allowed.min()), both(allowed.max()));
-        Length read = read(
-                clean(text, bounds),
-                LENGTH_UNITS,
-                List.of(Length::ofCentimetres, Length::ofInches, Length::ofMillimetres),
-                allowed::contains,
-                bounds);
-        return within(read, allowed::contains, bounds).typedAs(text.strip());
+        NumberAndUnit typed = withUnit(
+                split(clean(text, bounds), bounds), LENGTH_UNITS, BARE_LENGTH_UNITS, allowed::contains, bounds);
+        Length read = LENGTH_UNITS.get(typed.unit()).apply(typed.number());
+        return within(read, allowed::contains, bounds).typedAs(typed.kept(text));
     }
 
     static Angle angle(String text, double minDegrees, double maxDegrees) {
@@ -86,32 +84,30 @@ final class QuantityReader {
         return within(Angle.ofDegrees(degrees), a -> degrees >= minDegrees && degrees <= maxDegrees, bounds);
     }
 
-    private static <Q> Q read(
-            String clean,
+    /** The number with a unit that is known: the one typed, or the only one that makes a bare number plausible. */
+    private static <Q> NumberAndUnit withUnit(
+            NumberAndUnit typed,
             Map<String, DoubleFunction<Q>> units,
-            List<DoubleFunction<Q>> bareUnits,
+            List<String> bareUnits,
             Predicate<Q> plausible,
             Bounds bounds) {
-        NumberAndUnit typed = split(clean, bounds);
         if (!typed.unit().isEmpty()) {
-            DoubleFunction<Q> unit = units.get(typed.unit());
-            if (unit == null) {
+            if (!units.containsKey(typed.unit())) {
                 throw bounds.refuse(Reason.UNREADABLE);
             }
-            return unit.apply(typed.number());
+            return typed;
         }
-        List<Q> candidates = bareUnits.stream()
-                .map(unit -> unit.apply(typed.number()))
-                .filter(plausible)
-                .distinct()
+        List<String> candidates = bareUnits.stream()
+                .filter(unit -> plausible.test(units.get(unit).apply(typed.number())))
                 .toList();
         if (candidates.isEmpty()) {
             throw bounds.refuse(Reason.OUT_OF_RANGE);
         }
-        if (candidates.size() > 1) {
+        boolean ambiguous = candidates.size() > 1 && typed.number() != 0;
+        if (ambiguous) {
             throw bounds.refuse(Reason.UNIT_NEEDED);
         }
-        return candidates.get(0);
+        return new NumberAndUnit(typed.number(), candidates.get(0), true);
     }
 
     private static NumberAndUnit split(String clean, Bounds bounds) {
@@ -169,7 +165,17 @@ final class QuantityReader {
         return length.in(UnitSystem.METRIC) + " (" + length.in(UnitSystem.CUSTOMARY) + ")";
     }
 
-    private record NumberAndUnit(double number, String unit) {}
+    /** A number with its unit; {@code inferred} when the unit was not typed. */
+    private record NumberAndUnit(double number, String unit, boolean inferred) {
+        NumberAndUnit(double number, String unit) {
+            this(number, unit, false);
+        }
+
+        /** What is kept as typed: always with a unit, so that it reads the same anywhere. */
+        String kept(String text) {
+            return inferred ? text.strip() + " " + unit : text.strip();
+        }
+    }
 
     private record Bounds(String typed, String lowest, String highest) {
         UnreadableMeasureException refuse(Reason reason) {

@@ -35,6 +35,12 @@ final class StepAsks {
     }
 
     List<Ask> of(StepKey step) {
+        List<Ask> asks = new ArrayList<>(looks(step));
+        asks.addAll(PageAsks.of(step, situation, gate));
+        return asks;
+    }
+
+    private List<Ask> looks(StepKey step) {
         return switch (step) {
             case CHILD -> child();
             case LABEL -> label();
@@ -53,7 +59,7 @@ final class StepAsks {
                         new Ask(
                                 Kind.SHOULDER,
                                 "",
-                                ShoulderAndSlots.in(situation).isPresent() && isFresh(Conclusion.SLOT_IN_REACH)),
+                                ShoulderAndSlots.in(situation).isPresent() && isSettled(Conclusion.SLOT_IN_REACH)),
                         new Ask(Kind.HEAD_ROOM, "", isLooked(Conclusion.HEAD_ROOM)));
             case THREAD -> thread();
             case PLACE -> List.of(new Ask(Kind.PLACE, "", situation.placed().isPresent()));
@@ -112,7 +118,10 @@ final class StepAsks {
 
     private List<Ask> thread() {
         return List.of(
-                new Ask(Kind.SLOTS, "", situation.newest(Fact.SlotsSet.class).isPresent() && isFresh(Conclusion.SLOT)),
+                new Ask(
+                        Kind.SLOTS,
+                        "",
+                        situation.newest(Fact.SlotsSet.class).isPresent() && isSettled(Conclusion.SLOT)),
                 new Ask(Kind.CROTCH, "", situation.newest(Fact.CrotchSet.class).isPresent()),
                 question(Question.WEBBING, Conclusion.WEBBING),
                 question(Question.SNUG_SHORTEST, Conclusion.SNUG_AT_SHORTEST));
@@ -206,14 +215,14 @@ final class StepAsks {
         List<Ask> asks = new ArrayList<>();
         for (Question question : questions) {
             asks.add(new Ask(
-                    Kind.QUESTION, question.name(), situation.answer(question).isPresent() && isFresh(question)));
+                    Kind.QUESTION, question.name(), situation.answer(question).isPresent() && isSettled(question)));
         }
         return asks;
     }
 
     private Ask question(Question question, Conclusion serves) {
         return new Ask(
-                Kind.QUESTION, question.name(), situation.answer(question).isPresent() && isFresh(serves));
+                Kind.QUESTION, question.name(), situation.answer(question).isPresent() && isSettled(serves));
     }
 
     private Ask act(Act act) {
@@ -223,22 +232,25 @@ final class StepAsks {
                 situation.newest(Fact.Acted.class, fact -> fact.act() == act).isPresent());
     }
 
-    private boolean isFresh(Question question) {
+    /** Neither spoiled since nor to be put right: a look that failed asks for the next look. */
+    private boolean isSettled(Question question) {
         return gate.conclusions().stream()
                 .filter(each -> each.conclusion().code() == question.rule())
-                .noneMatch(each -> each.state() == ConclusionState.State.STALE);
+                .allMatch(StepAsks::isSettled);
     }
 
-    private boolean isFresh(Conclusion conclusion) {
-        return gate.state(conclusion)
-                .map(each -> each.state() != ConclusionState.State.STALE)
-                .orElse(true);
+    private boolean isSettled(Conclusion conclusion) {
+        return gate.state(conclusion).map(StepAsks::isSettled).orElse(true);
     }
 
-    /** Looked at and nothing changed since, whatever the look came to. */
+    private static boolean isSettled(ConclusionState state) {
+        return state.state() != ConclusionState.State.STALE && state.state() != ConclusionState.State.FAILED;
+    }
+
+    /** Looked at, and settled. */
     private boolean isLooked(Conclusion conclusion) {
         return gate.state(conclusion)
-                .map(each -> each.state() != ConclusionState.State.STALE && each.state() != ConclusionState.State.OPEN)
+                .map(each -> isSettled(each) && each.state() != ConclusionState.State.OPEN)
                 .orElse(false);
     }
 

@@ -34,6 +34,9 @@ public final class AnchorLimit implements Rule {
         if (weight.isEmpty() || situation.seat().isEmpty()) {
             return Verdict.open("WEIGHT");
         }
+        if (situation.car().isEmpty()) {
+            return Verdict.open("PLACE");
+        }
         Shell shell = situation.seat().get().shell();
         Optional<Mass> restraint = restraintMass(shell);
         Optional<Mass> limit = limit(situation);

@@ -14,6 +14,7 @@ import app.layette.core.measure.UnitSystem;
 import app.layette.core.seat.LengthLimit;
 import app.layette.core.seat.ServiceLife;
 import app.layette.core.vehicle.PositionId;
+import com.fasterxml.jackson.annotation.JsonAutoDetect;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.Arrays;
@@ -68,6 +69,10 @@ public final class LayetteJson {
                         .map(kind -> new NamedType(kind, kindOf(kind)))
                         .toArray(NamedType[]::new))
                 .annotationIntrospector(new CamelCaseEnums())
+                // Records are their components: a question such as isTrainee() is not part of the document.
+                .changeDefaultVisibility(each -> each.withIsGetterVisibility(JsonAutoDetect.Visibility.NONE)
+                        .withGetterVisibility(JsonAutoDetect.Visibility.NONE)
+                        .withFieldVisibility(JsonAutoDetect.Visibility.ANY))
                 .changeDefaultPropertyInclusion(old -> JsonInclude.Value.ALL_NON_NULL)
                 .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
                 .enable(EnumFeature.FAIL_ON_NUMBERS_FOR_ENUMS);

@@ -1,0 +1,57 @@
+package app.layette.web.account;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import java.time.ZoneId;
+import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+
+/** A fitting point: where technicians meet families. Ages and "today" are counted in its zone. */
+@Entity
+public class Point {
+    @Id
+    private UUID id;
+
+    private String name;
+    private String zone;
+
+    @Column(name = "law_country")
+    @JdbcTypeCode(SqlTypes.CHAR)
+    private String lawCountry;
+
+    @Column(name = "profile_id")
+    private String profileId;
+
+    protected Point() {}
+
+    public Point(UUID id, String name, ZoneId zone, String lawCountry, String profileId) {
+        this.id = id;
+        this.name = name;
+        this.zone = zone.getId();
+        this.lawCountry = lawCountry;
+        this.profileId = profileId;
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    public String name() {
+        return name;
+    }
+
+    public ZoneId zone() {
+        return ZoneId.of(zone);
+    }
+
+    public String lawCountry() {
+        return lawCountry;
+    }
+
+    /** The practice profile that new fittings take. */
+    public String profileId() {
+        return profileId;
+    }
+}

@@ -1,0 +1,47 @@
+package app.layette.web.account;
+
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+
+/** Signing in, and what the browser may load: only what ships with the application, nothing inline. */
+@Configuration
+class Security {
+    private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; "
+            + "font-src 'self'; img-src 'self' data:; connect-src 'self'; form-action 'self'; base-uri 'none'; "
+            + "frame-ancestors 'none'; manifest-src 'self'; worker-src 'self'";
+
+    @Bean
+    SecurityFilterChain filters(HttpSecurity http) throws Exception {
+        return http.authorizeHttpRequests(requests -> requests.requestMatchers(
+                                "/sign-in", "/css/**", "/js/**", "/fonts/**", "/webjars/**", "/favicon.svg", "/error")
+                        .permitAll()
+                        .requestMatchers("/actuator/health/**")
+                        .permitAll()
+                        .anyRequest()
+                        .authenticated())
+                .formLogin(form -> form.loginPage("/sign-in").defaultSuccessUrl("/", false))
+                .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in"))
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+                        .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN)))
+                .build();
+    }
+
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
+
+    @Bean
+    UserDetailsService userDetails(Users users) {
+        return name -> users.findByName(name)
+                .map(SignedIn::new)
+                .orElseThrow(() -> new UsernameNotFoundException("There is no user " + name));
+    }
+}

@@ -1,0 +1,10 @@
+package app.layette.web.account;
+
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+/** Users by the name they sign in with. */
+public interface Users extends JpaRepository<User, UUID> {
+    Optional<User> findByName(String name);
+}

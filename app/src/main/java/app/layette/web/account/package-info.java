@@ -1,0 +1,3 @@
+/** Who works here: fitting points, users and their roles, signing in, and the units each one sees first. */
+@org.springframework.modulith.ApplicationModule(displayName = "Account")
+package app.layette.web.account;

@@ -1,0 +1,226 @@
+package app.layette.web.demo;
+
+import app.layette.core.child.Sex;
+import app.layette.core.entry.Act;
+import app.layette.core.entry.Author;
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.How;
+import app.layette.core.entry.Method;
+import app.layette.core.entry.PartialDate;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.TeachItem;
+import app.layette.core.evidence.SheetVersion;
+import app.layette.core.measure.Length;
+import app.layette.core.measure.Mass;
+import app.layette.core.seat.HandlePosition;
+import app.layette.core.seat.Indicator;
+import app.layette.core.vehicle.PositionId;
+import app.layette.web.account.Point;
+import app.layette.web.account.Viewing;
+import app.layette.web.fitting.Fittings;
+import app.layette.web.fitting.NewFamily;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.time.temporal.ChronoUnit;
+import org.springframework.stereotype.Component;
+
+/** The families of the demo, dated from the day it is loaded so that they never go stale. */
+@Component
+class DemoFamilies {
+    private static final String RIDER = "r1";
+    private static final String UNIT = "u1";
+    private static final How LABEL = new How(How.Kind.LABEL, "");
+
+    private final Fittings fittings;
+    private final Viewing viewing;
+
+    DemoFamilies(Fittings fittings, Viewing viewing) {
+        this.fittings = fittings;
+        this.viewing = viewing;
+    }
+
+    void load(Point point) {
+        Author marit = new Author("marit", Author.Role.TECHNICIAN);
+        slotAboveShoulder(point).store(fittings, point.id(), marit);
+        expiredSeat(point).store(fittings, point.id(), new Author("ansel", Author.Role.TECHNICIAN));
+        unansweredHandle(point).store(fittings, point.id(), new Author("tove", Author.Role.TECHNICIAN));
+        ready(point).store(fittings, point.id(), marit);
+    }
+
+    private OffsetDateTime ago(Point point, int minutes) {
+        return OffsetDateTime.now(viewing.clock().withZone(point.zone()))
+                .truncatedTo(ChronoUnit.MINUTES)
+                .minusMinutes(minutes);
+    }
+
+    private LocalDate born(Point point, int daysAgo) {
+        return viewing.today(point).minusDays(daysAgo);
+    }
+
+    /** Tamsin: everything looked at and in order, ready to be handed over. */
+    private NewFamily ready(Point point) {
+        NewFamily family = begin(point, "W-1041", "Tamsin", new SheetVersion("wrenfold-thimble", 3), 55);
+        child(family, new Fact.ChildDescribed(RIDER, born(point, 6), 279, Sex.FEMALE, Mass.ofGrams(3080)));
+        measures(family, Mass.ofGrams(2950), Length.ofCentimetres(49.5));
+        labels(family, "WT-210", "2023-04", "WB-21", "2023-03");
+        cleared(family);
+        insert(family, "head", true);
+        insert(family, "body", true);
+        family.add(How.MEASURED, height(Fact.Dimension.SHOULDER, 210));
+        family.add(How.MEASURED, height(Fact.Dimension.CROWN, 336));
+        threaded(family, 1, 1, "short");
+        car(family, "corvane-estate", 2, "2-RIGHT");
+        base(family, "5");
+        childIn(family);
+        family.add(How.MEASURED, new Fact.HandleSet(UNIT, HandlePosition.UP));
+        answer(family, Question.GAP, "FLAT_HAND");
+        taughtAndCheckedAgain(family, HandlePosition.UP);
+        answer(family, Question.CAUTIONS, "GIVEN");
+        return family;
+    }
+
+    /** Osric: a kind gift, and out of date since last spring. */
+    private NewFamily expiredSeat(Point point) {
+        NewFamily family = begin(point, "W-1042", "Osric", new SheetVersion("tansy-rook-skein", 2), 38);
+        child(family, new Fact.ChildDescribed(RIDER, born(point, 19), 275, Sex.MALE, null));
+        measures(family, Mass.ofPoundsAndOunces(8, 6), Length.ofInches(21));
+        LocalDate made = viewing.today(point).minusYears(8).minusMonths(7);
+        String month = made.toString().substring(0, 7);
+        labels(family, "SK8-A", month, "SKB-1", month);
+        answer(family, Question.HISTORY, "KNOWN_DONOR");
+        answer(family, Question.CRASH, "NONE");
+        return family;
+    }
+
+    /** Linnea: a small baby, and the straps are still where the last child left them. */
+    private NewFamily slotAboveShoulder(Point point) {
+        NewFamily family = begin(point, "W-1043", "Linnea", new SheetVersion("wrenfold-bobbin", 1), 24);
+        child(family, new Fact.ChildDescribed(RIDER, born(point, 11), 262, Sex.FEMALE, Mass.ofGrams(2740)));
+        measures(family, Mass.ofPoundsAndOunces(6, 2), Length.ofCentimetres(48));
+        labels(family, "WN-330", "2024-09", "WNB-33", "2024-09");
+        cleared(family);
+        insert(family, "insert", true);
+        family.add(How.MEASURED, new Fact.ShoulderSeen(RIDER, 1));
+        answer(family, Question.HEAD_ROOM, "AT_LEAST_50");
+        threaded(family, 3, 1, "short");
+        return family;
+    }
+
+    /** Bramwell: nearly done; nobody has read what the seat manual says about the handle. */
+    private NewFamily unansweredHandle(Point point) {
+        NewFamily family = begin(point, "W-1044", "Bramwell", new SheetVersion("ostler-heddle", 1), 45);
+        child(family, new Fact.ChildDescribed(RIDER, born(point, 33), 281, Sex.MALE, null));
+        measures(family, Mass.ofGrams(4310), Length.ofCentimetres(54));
+        labels(family, "H-40", "2022-11", "HS-4", "2022-11");
+        cleared(family);
+        family.add(How.MEASURED, height(Fact.Dimension.SHOULDER, 232));
+        answer(family, Question.HEAD_ROOM, "AT_LEAST_50");
+        threaded(family, 1, 1, "only loop");
+        car(family, "hestrel-quill", 1, "2-RIGHT");
+        base(family, "");
+        childIn(family);
+        family.add(How.MEASURED, new Fact.HandleSet(UNIT, HandlePosition.TOWARDS_FOOT_END));
+        return family;
+    }
+
+    private NewFamily begin(Point point, String reference, String child, SheetVersion seat, int minutesAgo) {
+        return new NewFamily(reference, child, seat, ago(point, minutesAgo + 40))
+                .add(How.MEASURED, new Fact.SheetAdopted(seat.id(), seat.version(), Fact.Adoption.ADOPTED, null));
+    }
+
+    private static void child(NewFamily family, Fact.ChildDescribed child) {
+        family.add(How.TOLD, child);
+        family.add(How.TOLD, new Fact.Answered(UNIT, Question.CONDITION, "NONE"));
+        family.add(How.TOLD, new Fact.Ordered(RIDER, Fact.OrderKind.NONE, null, null, null));
+    }
+
+    private static void measures(NewFamily family, Mass mass, Length length) {
+        family.add(How.MEASURED, new Fact.Weighed(RIDER, mass));
+        family.add(How.MEASURED, new Fact.LengthMeasured(RIDER, Fact.Dimension.BODY, length, null));
+    }
+
+    private static void labels(NewFamily family, String carrier, String made, String base, String baseMade) {
+        family.add(LABEL, new Fact.LabelRead(UNIT, Fact.Part.CARRIER, carrier, PartialDate.parse(made), null));
+        family.add(LABEL, new Fact.LabelRead(UNIT, Fact.Part.BASE, base, PartialDate.parse(baseMade), null));
+        answer(family, Question.APPROVAL, "ON_LABEL");
+    }
+
+    private static void cleared(NewFamily family) {
+        answer(family, Question.HISTORY, "OWNED_FROM_NEW");
+        answer(family, Question.CRASH, "NONE");
+        answer(family, Question.RECALL, "NONE_OPEN");
+        answer(family, Question.PARTS, "COMPLETE");
+        answer(family, Question.MANUALS, "BOTH");
+    }
+
+    private static void insert(NewFamily family, String piece, boolean in) {
+        family.add(How.MEASURED, new Fact.InsertSet(UNIT, piece, in));
+    }
+
+    private static Fact height(Fact.Dimension what, double millimetres) {
+        return new Fact.LengthMeasured(RIDER, what, Length.ofMillimetres(millimetres), Fact.InsertState.AS_IT_WILL_BE);
+    }
+
+    private static void threaded(NewFamily family, int slot, int opening, String loop) {
+        family.add(How.MEASURED, new Fact.SlotsSet(UNIT, slot, slot, slot, slot, loop));
+        family.add(How.MEASURED, new Fact.CrotchSet(UNIT, opening));
+        answer(family, Question.WEBBING, "STRAIGHT_HOME_AND_FREE");
+        answer(family, Question.SNUG_SHORTEST, "SNUG");
+    }
+
+    private static void car(NewFamily family, String sheet, int version, String position) {
+        family.add(How.MEASURED, new Fact.SheetAdopted(sheet, version, Fact.Adoption.ADOPTED, null));
+        family.add(How.MEASURED, new Fact.Placed(UNIT, PositionId.parse(position), Method.BASE_FLEXIBLE_ANCHORS));
+        answer(family, Question.GROUND, "LEVEL");
+        acted(family, Act.PREPARED);
+    }
+
+    private static void base(NewFamily family, String step) {
+        if (!step.isEmpty()) {
+            family.add(How.MEASURED, new Fact.DeviceSet(UNIT, step));
+        }
+        answer(family, Question.ANCHORS_HOOKED, "BOTH_CLICKED");
+        acted(family, Act.TIGHTENED);
+        answer(family, Question.STRAP, "STRAIGHT_AND_STOWED");
+        answer(family, Question.SITS_WHOLE, "WHOLE");
+        answer(family, Question.SYSTEMS, "ANCHORS_ALONE");
+        answer(family, Question.MOVEMENT, "UNDER_AN_INCH");
+        answer(family, Question.WINDOWS, "ALL_LOCKED");
+    }
+
+    private static void childIn(NewFamily family) {
+        answer(family, Question.CLOTHING, "THIN");
+        answer(family, Question.SNUG, "SNUG");
+        answer(family, Question.CLIP, "ARMPIT");
+        answer(family, Question.SUPPORT, "NONE");
+        acted(family, Act.CARRIER_ON);
+        answer(family, Question.CLICK, "CLICKED_AND_LIFTED");
+        levelInside(family);
+    }
+
+    private static void levelInside(NewFamily family) {
+        family.add(How.MEASURED, new Fact.LevelRead(UNIT, Fact.Stage.CHILD, Indicator.Reading.INSIDE));
+    }
+
+    /** The caregiver does every part, and what they touched is looked at once more. */
+    private static void taughtAndCheckedAgain(NewFamily family, HandlePosition handle) {
+        for (TeachItem item : TeachItem.values()) {
+            family.add(How.MEASURED, new Fact.Taught(UNIT, item, Fact.TeachOutcome.DONE, null));
+        }
+        answer(family, Question.MOVEMENT, "UNDER_AN_INCH");
+        answer(family, Question.SNUG, "SNUG");
+        answer(family, Question.CLIP, "ARMPIT");
+        answer(family, Question.CLICK, "CLICKED_AND_LIFTED");
+        levelInside(family);
+        family.add(How.MEASURED, new Fact.HandleSet(UNIT, handle));
+        answer(family, Question.GAP, "FLAT_HAND");
+    }
+
+    private static void answer(NewFamily family, Question question, String answer) {
+        family.add(How.MEASURED, new Fact.Answered(UNIT, question, answer));
+    }
+
+    private static void acted(NewFamily family, Act act) {
+        family.add(How.MEASURED, new Fact.Acted(UNIT, act));
+    }
+}

@@ -1,0 +1,169 @@
+package app.layette.web.fitting;
+
+import app.layette.core.entry.Answers;
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.FieldProblem;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.finding.Argument;
+import app.layette.core.fitting.FittingPlan;
+import app.layette.core.run.Ask;
+import app.layette.formats.wording.Wording;
+import app.layette.web.fitting.AskView.Button;
+import app.layette.web.fitting.AskView.Form;
+import app.layette.web.fitting.AskView.Input;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+
+/** Builds the forms of asks: shared parts, and the asks that are a plain question by eye. */
+class AskForms {
+    protected final FittingPlan plan;
+    protected final Situation situation;
+    protected final Wording words;
+    protected final Typed typed;
+
+    /** What was typed into a form that was refused, and what was wrong with it. */
+    record Typed(Map<String, String> fields, List<FieldProblem> problems) {
+        static final Typed NOTHING = new Typed(Map.of(), List.of());
+
+        boolean isFor(String kind) {
+            return kind.equals(fields.get("kind"));
+        }
+    }
+
+    AskForms(FittingPlan plan, Wording words, Typed typed) {
+        this.plan = plan;
+        this.situation = plan.situation();
+        this.words = words;
+        this.typed = typed;
+    }
+
+    /** A question by eye: one button for each answer. */
+    AskView question(Ask ask, Question question, List<Form> more) {
+        Optional<String> given = situation.answer(question).map(Stamped::value);
+        List<Button> buttons = Answers.to(question).stream()
+                .map(answer -> button(
+                        "answer",
+                        answer,
+                        "answer." + question + "." + answer,
+                        given.filter(answer::equals).isPresent()))
+                .toList();
+        List<Form> forms = new ArrayList<>();
+        forms.add(new Form(hidden("answered", Fittings.UNIT, "question", question.name()), buttons, List.of(), ""));
+        forms.addAll(more);
+        String current = given.map(answer -> words.say("answer." + question + "." + answer))
+                .orElse("");
+        return new AskView(
+                id(ask),
+                words.say("question." + question),
+                help("question." + question),
+                ask.answered(),
+                current,
+                forms);
+    }
+
+    String help(String key) {
+        return words.knows(key + ".help") ? words.say(key + ".help") : "";
+    }
+
+    Button button(String name, String value, String key, boolean chosen) {
+        return new Button(name, value, capital(words.say(key)), "", chosen);
+    }
+
+    /** A button for each constant of an enum. */
+    <E extends Enum<E>> List<Button> buttons(String name, Class<E> type, String prefix, Optional<E> chosen) {
+        List<Button> buttons = new ArrayList<>();
+        for (E constant : type.getEnumConstants()) {
+            buttons.add(button(
+                    name,
+                    constant.name(),
+                    prefix + "." + constant.name(),
+                    chosen.filter(each -> each == constant).isPresent()));
+        }
+        return buttons;
+    }
+
+    /** Hidden fields: the kind, whom it is about, and further names and values in turn. */
+    static Map<String, String> hidden(String kind, String of, String... more) {
+        Map<String, String> hidden = new LinkedHashMap<>();
+        hidden.put("kind", kind);
+        hidden.put("of", of);
+        for (int i = 0; i + 1 < more.length; i += 2) {
+            hidden.put(more[i], more[i + 1]);
+        }
+        return hidden;
+    }
+
+    Input input(String kind, String name, String type, String value, String hint) {
+        return new Input(
+                name,
+                words.say("field." + name),
+                type,
+                typedOr(kind, name, value),
+                hint,
+                Map.of(),
+                problem(kind, name));
+    }
+
+    Input select(String kind, String name, String value, Map<String, String> options) {
+        return new Input(
+                name,
+                words.say("field." + name),
+                "select",
+                typedOr(kind, name, value),
+                "",
+                options,
+                problem(kind, name));
+    }
+
+    /** Options of a select from an enum, an empty one first where nothing need be chosen. */
+    <E extends Enum<E>> Map<String, String> options(Class<E> type, String prefix, boolean mayBeEmpty) {
+        Map<String, String> options = new LinkedHashMap<>();
+        if (mayBeEmpty) {
+            options.put("", words.say("option.unsure"));
+        }
+        for (E constant : type.getEnumConstants()) {
+            options.put(constant.name(), capital(words.say(prefix + "." + constant.name())));
+        }
+        return options;
+    }
+
+    private String typedOr(String kind, String name, String value) {
+        return typed.isFor(kind) && typed.fields().containsKey(name)
+                ? typed.fields().get(name)
+                : value;
+    }
+
+    private Optional<String> problem(String kind, String name) {
+        if (!typed.isFor(kind)) {
+            return Optional.empty();
+        }
+        return typed.problems().stream()
+                .filter(problem -> problem.field().equals(name))
+                .findFirst()
+                .map(problem -> Problems.say(problem, words));
+    }
+
+    static String id(Ask ask) {
+        String key = ask.key().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+        return ask.kind().name().toLowerCase(Locale.ROOT) + (key.isEmpty() ? "" : "-" + key);
+    }
+
+    static String capital(String text) {
+        return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
+    }
+
+    <F extends Fact> String current(Class<F> kind, Function<F, String> say) {
+        return situation.newest(kind).map(Stamped::value).map(say).orElse("");
+    }
+
+    String say(String key, String name, Object value) {
+        return words.say(key, Map.of(name, Argument.of(value)));
+    }
+}

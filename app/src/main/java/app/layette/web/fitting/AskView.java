@@ -1,0 +1,70 @@
+package app.layette.web.fitting;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * One thing to enter, ready to be shown.
+ *
+ * @param key names it within its step
+ * @param title the question
+ * @param help a sentence more, empty for none
+ * @param answered whether it was entered and still holds
+ * @param current what was entered last, in words; empty when nothing was
+ * @param forms the ways to enter it: by eye first, by number after
+ */
+public record AskView(String key, String title, String help, boolean answered, String current, List<Form> forms) {
+
+    /**
+     * A form that posts one fact.
+     *
+     * @param hidden fields that are not shown, the kind of fact among them
+     * @param buttons each posts the form with its own value
+     * @param inputs fields to fill in
+     * @param submit words of the button that posts the inputs; empty when the buttons do
+     * @param folded title under which the form is folded away; empty when it stands open
+     */
+    public record Form(
+            Map<String, String> hidden, List<Button> buttons, List<Input> inputs, String submit, String folded) {
+        public Form(Map<String, String> hidden, List<Button> buttons, List<Input> inputs, String submit) {
+            this(hidden, buttons, inputs, submit, "");
+        }
+
+        /** The same form, folded away under a title. */
+        public Form foldedUnder(String title) {
+            return new Form(hidden, buttons, inputs, submit, title);
+        }
+
+        /** Whether one of its fields was refused: then it must stand open. */
+        public boolean hasProblem() {
+            return inputs.stream().anyMatch(input -> input.problem().isPresent());
+        }
+    }
+
+    /**
+     * A button.
+     *
+     * @param picture an SVG, empty for none
+     * @param chosen whether this is what was entered last
+     */
+    public record Button(String name, String value, String label, String picture, boolean chosen) {}
+
+    /**
+     * A field.
+     *
+     * @param type of the HTML input, or {@code select}
+     * @param value shown in it
+     * @param hint example of what may be typed
+     * @param options value and label, for a select
+     * @param problem what was wrong with it; empty when nothing was
+     */
+    public record Input(
+            String name,
+            String label,
+            String type,
+            String value,
+            String hint,
+            Map<String, String> options,
+            Optional<String> problem) {}
+}

@@ -1,0 +1,254 @@
+package app.layette.web.fitting;
+
+import app.layette.core.child.Child;
+import app.layette.core.child.Sex;
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.Fact.Dimension;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Stamped;
+import app.layette.core.finding.Argument;
+import app.layette.core.fitting.FittingPlan;
+import app.layette.core.harness.ShoulderAndSlots;
+import app.layette.core.measure.Length;
+import app.layette.core.run.Ask;
+import app.layette.core.seat.InsertPiece;
+import app.layette.formats.wording.Wording;
+import app.layette.web.fitting.AskView.Button;
+import app.layette.web.fitting.AskView.Form;
+import app.layette.web.fitting.AskView.Input;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The asks about the child and what is set to it. */
+final class ChildAsks extends AskForms {
+    private static final int DAYS_PER_WEEK = 7;
+
+    ChildAsks(FittingPlan plan, Wording words, Typed typed) {
+        super(plan, words, typed);
+    }
+
+    AskView child(Ask ask) {
+        Optional<Child> child = situation.child().map(Stamped::value);
+        List<Input> inputs = List.of(
+                input(
+                        "childDescribed",
+                        "born",
+                        "date",
+                        child.map(c -> c.born().toString()).orElse(""),
+                        ""),
+                input(
+                        "childDescribed",
+                        "gestationDays",
+                        "text",
+                        child.map(ChildAsks::weeks).orElse(""),
+                        "38+2"),
+                select(
+                        "childDescribed",
+                        "sex",
+                        child.flatMap(Child::sex).map(Enum::name).orElse(""),
+                        options(Sex.class, "sex", true)),
+                input(
+                        "childDescribed",
+                        "birthWeight",
+                        "text",
+                        child.flatMap(Child::birthWeight)
+                                .flatMap(mass -> mass.typed())
+                                .orElse(""),
+                        "6 lb 8 oz, 2.95 kg"));
+        Form form = new Form(told("childDescribed", Fittings.RIDER), List.of(), inputs, words.say("submit.child"));
+        String current =
+                child.map(each -> say("current.born", "born", each.born())).orElse("");
+        return new AskView(id(ask), words.say("ask.CHILD"), "", ask.answered(), current, List.of(form));
+    }
+
+    private static String weeks(Child child) {
+        if (child.gestationDays().isEmpty()) {
+            return "";
+        }
+        int days = child.gestationDays().getAsInt();
+        return days / DAYS_PER_WEEK + "+" + days % DAYS_PER_WEEK;
+    }
+
+    AskView weight(Ask ask) {
+        Form form = new Form(
+                hidden("weighed", Fittings.RIDER),
+                List.of(),
+                List.of(input("weighed", "mass", "text", "", "6 lb 8 oz, 2.95 kg")),
+                words.say("submit.weight"));
+        String current = situation
+                .weight()
+                .map(weight -> words.both(weight.value()) + ", " + words.say(weight.on()))
+                .orElse("");
+        return new AskView(id(ask), words.say("ask.WEIGHT"), "", ask.answered(), current, List.of(form));
+    }
+
+    AskView length(Ask ask) {
+        String current = situation
+                .measured(Dimension.BODY)
+                .map(measured -> words.both(measured.value().length()))
+                .orElse("");
+        return new AskView(
+                id(ask),
+                words.say("ask.LENGTH"),
+                "",
+                ask.answered(),
+                current,
+                List.of(tape(Dimension.BODY, Fittings.RIDER, "49.5 cm, 19 1/2 in")));
+    }
+
+    /** A form for a length by tape. */
+    Form tape(Dimension what, String of, String hint) {
+        Map<String, String> hidden = hidden("lengthMeasured", of, "what", what.name());
+        if (what == Dimension.SHOULDER || what == Dimension.CROWN) {
+            hidden.put("insert", Fact.InsertState.AS_IT_WILL_BE.name());
+        }
+        return new Form(
+                hidden,
+                List.of(),
+                List.of(input("lengthMeasured", "length", "text", "", hint)),
+                words.say("submit.measure"));
+    }
+
+    AskView order(Ask ask) {
+        Optional<Fact.OrderKind> chosen =
+                situation.newest(Fact.Ordered.class).map(order -> order.value().order());
+        Form none = new Form(
+                told("ordered", Fittings.RIDER),
+                List.of(button(
+                        "order",
+                        Fact.OrderKind.NONE.name(),
+                        "order.NONE",
+                        chosen.stream().anyMatch(each -> each == Fact.OrderKind.NONE))),
+                List.of(),
+                "");
+        Map<String, String> kinds = options(Fact.OrderKind.class, "order", false);
+        kinds.remove(Fact.OrderKind.NONE.name());
+        Form given = new Form(
+                told("ordered", Fittings.RIDER),
+                List.of(),
+                List.of(
+                        select("ordered", "order", "", kinds),
+                        input("ordered", "role", "text", "", words.say("hint.role")),
+                        input("ordered", "on", "date", "", ""),
+                        input("ordered", "reviewOn", "date", "", "")),
+                words.say("submit.order"));
+        String current = chosen.map(each -> words.say("order." + each)).orElse("");
+        return new AskView(
+                id(ask),
+                words.say("ask.ORDER"),
+                words.say("ask.ORDER.help"),
+                ask.answered(),
+                current,
+                List.of(none, given));
+    }
+
+    AskView screening(Ask ask) {
+        Optional<Fact.ScreeningResult> chosen = situation
+                .newest(Fact.Screened.class)
+                .map(screened -> screened.value().result());
+        List<Button> plain = new ArrayList<>(buttons("result", Fact.ScreeningResult.class, "screening", chosen));
+        plain.remove(plain.size() - 1);
+        Form byTap = new Form(told("screened", Fittings.RIDER), plain, List.of(), "");
+        Form informed = new Form(
+                told("screened", Fittings.RIDER, "result", Fact.ScreeningResult.NOT_OFFERED_CLINICIAN_INFORMED.name()),
+                List.of(),
+                List.of(
+                        input("screened", "who", "text", "", words.say("hint.role")),
+                        input("screened", "on", "date", "", "")),
+                words.say("screening.NOT_OFFERED_CLINICIAN_INFORMED"));
+        String current = chosen.map(each -> words.say("screening." + each)).orElse("");
+        return new AskView(
+                id(ask),
+                words.say("ask.SCREENING"),
+                words.say("ask.SCREENING.help"),
+                ask.answered(),
+                current,
+                List.of(byTap, informed));
+    }
+
+    AskView insert(Ask ask) {
+        InsertPiece piece = situation.seat().flatMap(seat -> seat.insert().value()).orElse(List.of()).stream()
+                .filter(each -> each.key().equals(ask.key()))
+                .findFirst()
+                .orElseThrow();
+        Optional<Boolean> in = situation.insert(piece).map(set -> set.value().in());
+        List<Button> buttons = List.of(
+                button("in", "true", "insert.in", in.orElse(false)),
+                button("in", "false", "insert.out", in.map(each -> !each).orElse(false)));
+        String help = situation
+                .weight()
+                .flatMap(weight -> piece.useAt(weight.value()))
+                .map(use -> words.say("insert." + use))
+                .orElse(words.say("insert.NO_BAND"));
+        String current =
+                in.map(each -> words.say(each ? "insert.in" : "insert.out")).orElse("");
+        Form form = new Form(hidden("insertSet", Fittings.UNIT, "piece", piece.key()), buttons, List.of(), "");
+        return new AskView(
+                id(ask), say("ask.INSERT", "piece", piece.name()), help, ask.answered(), current, List.of(form));
+    }
+
+    AskView shoulder(Ask ask) {
+        List<Length> slots =
+                situation.seat().flatMap(seat -> seat.shell().slots().value()).orElse(List.of());
+        Optional<Integer> best = ShoulderAndSlots.in(situation).map(ShoulderAndSlots::best);
+        List<Button> buttons = new ArrayList<>();
+        for (int slot = 0; slot <= slots.size(); slot++) {
+            String key = slot == 0 ? "shoulder.below" : slot == slots.size() ? "shoulder.above" : "shoulder.between";
+            String label = words.say(
+                    key,
+                    Map.of(
+                            "slot", Argument.of(slot),
+                            "next", Argument.of(slot + 1)));
+            int value = slot;
+            buttons.add(new Button(
+                    "slotAtOrBelow",
+                    String.valueOf(slot),
+                    label,
+                    "",
+                    best.filter(each -> each == value).isPresent()));
+        }
+        Form byEye = new Form(hidden("shoulderSeen", Fittings.RIDER), buttons, List.of(), "");
+        String current = situation
+                .shoulder()
+                .map(height -> words.both(height.value()))
+                .orElseGet(() ->
+                        best.map(slot -> say("current.slot", "slot", slot)).orElse(""));
+        return new AskView(
+                id(ask),
+                words.say("ask.SHOULDER"),
+                words.say("ask.SHOULDER.help"),
+                ask.answered(),
+                current,
+                List.of(byEye, tape(Dimension.SHOULDER, Fittings.RIDER, "21 cm, 8 1/4 in")));
+    }
+
+    AskView headRoom(Ask ask) {
+        return question(ask, Question.HEAD_ROOM, List.of(tape(Dimension.CROWN, Fittings.RIDER, "34 cm, 13 3/8 in")));
+    }
+
+    private static Map<String, String> told(String kind, String of, String... more) {
+        Map<String, String> hidden = new LinkedHashMap<>(hidden(kind, of, more));
+        hidden.put("how", "told");
+        return hidden;
+    }
+
+    /** In words: how old, and whether before term. */
+    String age(Child child, LocalDate today) {
+        long days = child.ageDays(today);
+        String age = days < 28
+                ? say("age.days", "days", days)
+                : days < 91
+                        ? say("age.weeks", "weeks", days / DAYS_PER_WEEK)
+                        : say("age.months", "months", days * 12 / 365);
+        String term = child.gestationDays().isEmpty()
+                ? words.say("age.termUnknown")
+                : child.isBeforeTerm()
+                        ? say("age.early", "weeks", child.gestationDays().getAsInt() / DAYS_PER_WEEK)
+                        : words.say("age.term");
+        return age + ", " + term;
+    }
+}

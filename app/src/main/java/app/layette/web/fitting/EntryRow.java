@@ -1,0 +1,48 @@
+package app.layette.web.fitting;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Embeddable;
+import jakarta.persistence.EmbeddedId;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+import org.hibernate.annotations.Immutable;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+
+/** An entry as it is kept: the whole document, with what is needed to find it. Never changed. */
+@Entity
+@Immutable
+@Table(name = "entry")
+class EntryRow {
+    /** Fitting and place. */
+    @Embeddable
+    record Key(@Column(name = "fitting_id") UUID fittingId, int seq) {}
+
+    @EmbeddedId
+    private Key key;
+
+    private UUID id;
+    private Instant at;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private String document;
+
+    protected EntryRow() {}
+
+    EntryRow(Key key, UUID id, Instant at, String document) {
+        this.key = key;
+        this.id = id;
+        this.at = at;
+        this.document = document;
+    }
+
+    Key key() {
+        return key;
+    }
+
+    String document() {
+        return document;
+    }
+}

@@ -1,0 +1,14 @@
+package app.layette.web.fitting;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface EntryRows extends JpaRepository<EntryRow, EntryRow.Key> {
+    @Query("select e from EntryRow e where e.key.fittingId = :fitting order by e.key.seq")
+    List<EntryRow> of(UUID fitting);
+
+    Optional<EntryRow> findById(UUID id);
+}

@@ -1,0 +1,165 @@
+package app.layette.web.fitting;
+
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.FieldProblem;
+import app.layette.core.entry.How;
+import app.layette.core.run.Run;
+import app.layette.core.run.Step;
+import app.layette.core.run.StepKey;
+import app.layette.formats.wording.Wording;
+import app.layette.web.account.SignedIn;
+import app.layette.web.account.Viewing;
+import app.layette.web.fitting.AskForms.Typed;
+import app.layette.web.fitting.Workbench.Focus;
+import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+
+/** The workbench, and the one way in for entries. */
+@Controller
+@RequestMapping("/fittings/{id}")
+class FittingController {
+    private static final String PAGE = "fitting/workbench";
+    private static final String CHANGED = "fitting/workbench :: changed";
+
+    private final Fittings fittings;
+    private final Viewing viewing;
+
+    FittingController(Fittings fittings, Viewing viewing) {
+        this.fittings = fittings;
+        this.viewing = viewing;
+    }
+
+    @GetMapping
+    ModelAndView show(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "") String step,
+            @RequestParam(defaultValue = "") String ask,
+            @RequestParam(defaultValue = "side") String view) {
+        Focus focus = new Focus(stepKey(step), ask, view, Typed.NOTHING, List.of());
+        return page(user, id, focus, PAGE);
+    }
+
+    /** Takes an entry from a form, and answers with what it changed. */
+    @PostMapping("/entries")
+    ModelAndView append(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID id,
+            @RequestParam Map<String, String> fields,
+            HtmxRequest htmx,
+            HttpServletResponse response) {
+        Optional<StepKey> step = stepKey(fields.getOrDefault("step", ""));
+        String view = fields.getOrDefault("view", "side");
+        try {
+            fittings.append(id, draft(fields), user.pointId(), user.author());
+        } catch (RefusedEntryException e) {
+            return refused(user, id, fields, step, view, htmx, e);
+        }
+        String target = target(user, id, step, view);
+        if (!htmx.isHtmxRequest()) {
+            return new ModelAndView("redirect:" + target);
+        }
+        response.setHeader("HX-Push-Url", target);
+        Focus focus = new Focus(next(user, id, step), "", view, Typed.NOTHING, List.of());
+        return page(user, id, focus, CHANGED);
+    }
+
+    private ModelAndView refused(
+            SignedIn user,
+            UUID id,
+            Map<String, String> fields,
+            Optional<StepKey> step,
+            String view,
+            HtmxRequest htmx,
+            RefusedEntryException e) {
+        Wording words = viewing.wording(user);
+        List<String> problems = e.reason().isEmpty()
+                ? e.problems().stream().map(each -> Problems.say(each, words)).toList()
+                : List.of(words.say("refused." + e.reason()));
+        Focus focus = new Focus(step, fields.getOrDefault("ask", ""), view, new Typed(fields, e.problems()), problems);
+        ModelAndView page = page(user, id, focus, htmx.isHtmxRequest() ? CHANGED : PAGE);
+        page.addObject("gateShut", e.reason().equals("GATE_SHUT"));
+        page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+        return page;
+    }
+
+    /** Stays on a step until it is done, then goes on to what is next. */
+    private Optional<StepKey> next(SignedIn user, UUID id, Optional<StepKey> step) {
+        Run run = fittings.planned(id, user.pointId()).plan().run();
+        boolean moreHere = step.flatMap(run::step)
+                .map(each -> each.state() != Step.State.DONE)
+                .orElse(false);
+        return moreHere ? step : run.current().map(Step::key);
+    }
+
+    private String target(SignedIn user, UUID id, Optional<StepKey> step, String view) {
+        String key = next(user, id, step).map(StepKey::name).orElse("");
+        return "/fittings/" + id + "?step=" + key + "&view=" + (view.equals("harness") ? "harness" : "side");
+    }
+
+    private ModelAndView page(SignedIn user, UUID id, Focus focus, String template) {
+        ModelAndView page = new ModelAndView(template);
+        Fittings.Planned planned = fittings.planned(id, user.pointId());
+        page.addObject("bench", Workbench.of(planned, viewing.wording(user), focus));
+        page.addObject("user", user);
+        return page;
+    }
+
+    private static EntryDraft draft(Map<String, String> fields) {
+        Fact fact = FactForm.read(fields);
+        UUID entryId = uuid(fields.get("id")).orElseGet(UUID::randomUUID);
+        int seen = fields.getOrDefault("seen", "0").matches("\\d{1,9}")
+                ? Integer.parseInt(fields.getOrDefault("seen", "0"))
+                : 0;
+        return new EntryDraft(
+                entryId, seen, null, how(fields), uuid(fields.get("corrects")).orElse(null), fact);
+    }
+
+    private static How how(Map<String, String> fields) {
+        return switch (fields.getOrDefault("how", "measured")) {
+            case "manual" -> How.manual(page(fields));
+            case "label" -> new How(How.Kind.LABEL, "");
+            case "told" -> How.TOLD;
+            case "estimated" -> new How(How.Kind.ESTIMATED, "");
+            case "simulated" -> new How(How.Kind.SIMULATED, "");
+            default -> How.MEASURED;
+        };
+    }
+
+    /** A manual counts only with its page. */
+    private static String page(Map<String, String> fields) {
+        String page = fields.getOrDefault("page", "").strip();
+        if (page.isEmpty()) {
+            throw RefusedEntryException.fields(List.of(new FieldProblem("page", "", "NEEDED", "", "")));
+        }
+        return page;
+    }
+
+    private static Optional<UUID> uuid(String text) {
+        try {
+            return Optional.ofNullable(text).filter(each -> !each.isBlank()).map(UUID::fromString);
+        } catch (IllegalArgumentException e) {
+            return Optional.empty();
+        }
+    }
+
+    private static Optional<StepKey> stepKey(String name) {
+        return Arrays.stream(StepKey.values())
+                .filter(each -> each.name().equals(name))
+                .findFirst();
+    }
+}

@@ -1,0 +1,26 @@
+package app.layette.web.fitting;
+
+import jakarta.persistence.LockModeType;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Query;
+
+interface FittingRows extends JpaRepository<FittingRow, UUID> {
+    @Query("select f from FittingRow f join fetch f.family where f.id = :id and f.pointId = :point")
+    Optional<FittingRow> find(UUID id, UUID point);
+
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select f from FittingRow f where f.id = :id and f.pointId = :point")
+    Optional<FittingRow> lock(UUID id, UUID point);
+
+    @Query("""
+            select f from FittingRow f join fetch f.family
+            where f.pointId = :point and (f.touchedAt >= :since or f.state = 'OPEN')
+            order by f.touchedAt desc""")
+    List<FittingRow> recent(UUID point, Instant since, Limit limit);
+}

@@ -1,0 +1,49 @@
+package app.layette.web.fitting;
+
+import app.layette.core.entry.Author;
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.How;
+import app.layette.core.evidence.SheetVersion;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+
+/** A family with its entries, to be begun in one go; for data that comes from elsewhere than the screen. */
+public final class NewFamily {
+    /** One entry as it was made. */
+    public record Line(How how, Fact fact) {}
+
+    private final String reference;
+    private final String childName;
+    private final SheetVersion seat;
+    private final OffsetDateTime start;
+    private final List<Line> lines = new ArrayList<>();
+
+    public NewFamily(String reference, String childName, SheetVersion seat, OffsetDateTime start) {
+        this.reference = reference;
+        this.childName = childName;
+        this.seat = seat;
+        this.start = start;
+    }
+
+    /** Adds an entry made one minute after the one before. */
+    public NewFamily add(How how, Fact fact) {
+        lines.add(new Line(how, fact));
+        return this;
+    }
+
+    /** Stores the family; entries of a closed or shut fitting are refused as on the screen. */
+    public UUID store(Fittings fittings, UUID point, Author author) {
+        UUID id = fittings.begin(new Fittings.Begin(reference, childName, seat, List.of()), point, author);
+        for (int i = 0; i < lines.size(); i++) {
+            Line line = lines.get(i);
+            fittings.append(
+                    id,
+                    new EntryDraft(UUID.randomUUID(), i, start.plusMinutes(i), line.how(), null, line.fact()),
+                    point,
+                    author);
+        }
+        return id;
+    }
+}

@@ -1,0 +1,35 @@
+package app.layette.web.fitting;
+
+import app.layette.core.entry.FieldProblem;
+import java.util.List;
+
+/** An entry that is not taken: nothing was stored, and what was typed goes back to the form. */
+class RefusedEntryException extends RuntimeException {
+    private static final long serialVersionUID = 1L;
+
+    private final transient List<FieldProblem> problems;
+    private final String reason;
+
+    private RefusedEntryException(List<FieldProblem> problems, String reason) {
+        super(reason + " " + problems);
+        this.problems = List.copyOf(problems);
+        this.reason = reason;
+    }
+
+    static RefusedEntryException fields(List<FieldProblem> problems) {
+        return new RefusedEntryException(problems, "");
+    }
+
+    /** For a reason that no field carries; the key of its sentence. */
+    static RefusedEntryException because(String reason) {
+        return new RefusedEntryException(List.of(), reason);
+    }
+
+    List<FieldProblem> problems() {
+        return problems;
+    }
+
+    String reason() {
+        return reason;
+    }
+}

@@ -1,0 +1,307 @@
+package app.layette.web.fitting;
+
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.Fact.Dimension;
+import app.layette.core.entry.Fact.Part;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Stamped;
+import app.layette.core.finding.Argument;
+import app.layette.core.fitting.FittingPlan;
+import app.layette.core.harness.HarnessAnswers;
+import app.layette.core.harness.ShoulderAndSlots;
+import app.layette.core.recline.ReclineAdvice;
+import app.layette.core.run.Ask;
+import app.layette.core.seat.CrotchOpening;
+import app.layette.core.seat.HandlePosition;
+import app.layette.core.seat.Harness;
+import app.layette.core.seat.Indicator;
+import app.layette.core.secure.HandleForDriving;
+import app.layette.formats.svg.ReadingPicture;
+import app.layette.formats.wording.Wording;
+import app.layette.web.fitting.AskView.Button;
+import app.layette.web.fitting.AskView.Form;
+import app.layette.web.fitting.AskView.Input;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The asks about the seat: labels, straps, recline, handle. */
+final class SeatAsks extends AskForms {
+    private final ChildAsks tape;
+
+    SeatAsks(FittingPlan plan, Wording words, Typed typed) {
+        super(plan, words, typed);
+        this.tape = new ChildAsks(plan, words, typed);
+    }
+
+    AskView label(Ask ask) {
+        Part part = Part.valueOf(ask.key());
+        Optional<Fact.LabelRead> label = situation.label(part).map(Stamped::value);
+        String kind = "labelRead";
+        boolean typedHere =
+                !typed.isFor(kind) || ask.key().equals(typed.fields().get("part"));
+        SeatAsks view = typedHere ? this : new SeatAsks(plan, words, Typed.NOTHING);
+        List<Input> inputs = List.of(
+                view.input(
+                        kind, "model", "text", label.map(Fact.LabelRead::model).orElse(""), words.say("hint.model")),
+                view.input(
+                        kind,
+                        "made",
+                        "text",
+                        label.map(Fact.LabelRead::made).map(Object::toString).orElse(""),
+                        "2024-03, 2024-03-17"),
+                view.input(
+                        kind,
+                        "doNotUseAfter",
+                        "text",
+                        label.map(Fact.LabelRead::doNotUseAfter)
+                                .map(Object::toString)
+                                .orElse(""),
+                        "2031-03"));
+        Map<String, String> hidden = hidden(kind, Fittings.UNIT, "part", part.name());
+        hidden.put("how", "label");
+        String current = label.map(each -> each.model() + (each.made() == null ? "" : ", " + each.made()))
+                .orElse("");
+        return new AskView(
+                id(ask),
+                words.say("ask.LABEL." + part),
+                words.say("ask.LABEL.help"),
+                ask.answered(),
+                current,
+                List.of(new Form(hidden, List.of(), inputs, words.say("submit.label"))));
+    }
+
+    AskView slots(Ask ask) {
+        List<?> slots =
+                situation.seat().flatMap(seat -> seat.shell().slots().value()).orElse(List.of());
+        Optional<Fact.SlotsSet> set = situation.newest(Fact.SlotsSet.class).map(Stamped::value);
+        int best = ShoulderAndSlots.in(situation).map(ShoulderAndSlots::best).orElse(0);
+        List<Form> forms = new ArrayList<>();
+        if (best > 0) {
+            forms.add(new Form(
+                    allAt(best),
+                    List.of(new Button(
+                            "loop", loopFor(best), say("slots.allAt", "slot", best), "", isAllAt(set, best))),
+                    List.of(),
+                    ""));
+        }
+        Map<String, String> numbers = new LinkedHashMap<>();
+        for (int slot = 1; slot <= slots.size(); slot++) {
+            numbers.put(String.valueOf(slot), say("slots.slot", "slot", slot));
+        }
+        String usual = String.valueOf(Math.max(1, best));
+        String kind = "slotsSet";
+        List<Input> inputs = new ArrayList<>(List.of(
+                select(kind, "leftShell", set.map(each -> "" + each.leftShell()).orElse(usual), numbers),
+                select(
+                        kind,
+                        "rightShell",
+                        set.map(each -> "" + each.rightShell()).orElse(usual),
+                        numbers),
+                select(kind, "leftPad", set.map(each -> "" + each.leftPad()).orElse(usual), numbers),
+                select(kind, "rightPad", set.map(each -> "" + each.rightPad()).orElse(usual), numbers)));
+        Map<String, String> loops = loops();
+        if (!loops.isEmpty()) {
+            inputs.add(select(kind, "loop", set.map(Fact.SlotsSet::loop).orElse(loopFor(Math.max(1, best))), loops));
+        }
+        forms.add(new Form(hidden(kind, Fittings.UNIT), List.of(), inputs, words.say("submit.slots")));
+        String current = set.map(each -> words.say(
+                        "current.slots",
+                        Map.of(
+                                "left", Argument.of(each.leftShell()),
+                                "right", Argument.of(each.rightShell()),
+                                "leftPad", Argument.of(each.leftPad()),
+                                "rightPad", Argument.of(each.rightPad()))))
+                .orElse("");
+        return new AskView(
+                id(ask), words.say("ask.SLOTS"), words.say("ask.SLOTS.help"), ask.answered(), current, forms);
+    }
+
+    private static Map<String, String> allAt(int slot) {
+        String number = String.valueOf(slot);
+        return hidden(
+                "slotsSet",
+                Fittings.UNIT,
+                "leftShell",
+                number,
+                "rightShell",
+                number,
+                "leftPad",
+                number,
+                "rightPad",
+                number);
+    }
+
+    private static boolean isAllAt(Optional<Fact.SlotsSet> set, int slot) {
+        return set.filter(each -> each.leftShell() == slot
+                        && each.rightShell() == slot
+                        && each.leftPad() == slot
+                        && each.rightPad() == slot)
+                .isPresent();
+    }
+
+    private Map<String, String> loops() {
+        Map<String, String> loops = new LinkedHashMap<>();
+        situation.seat().flatMap(seat -> seat.harness().loops().value()).orElse(List.of()).stream()
+                .map(Harness.Loop::name)
+                .distinct()
+                .forEach(name -> loops.put(name, name));
+        return loops;
+    }
+
+    private String loopFor(int slot) {
+        return situation.seat().flatMap(seat -> seat.harness().loops().value()).orElse(List.of()).stream()
+                .filter(loop -> loop.isFor(slot))
+                .map(Harness.Loop::name)
+                .findFirst()
+                .orElse("");
+    }
+
+    AskView crotch(Ask ask) {
+        List<CrotchOpening> openings =
+                situation.seat().flatMap(seat -> seat.shell().crotch().value()).orElse(List.of());
+        Optional<Integer> set =
+                situation.newest(Fact.CrotchSet.class).map(each -> each.value().opening());
+        List<Button> buttons = new ArrayList<>();
+        for (int opening = 1; opening <= Math.max(1, openings.size()); opening++) {
+            int number = opening;
+            buttons.add(new Button(
+                    "opening",
+                    String.valueOf(opening),
+                    say(opening == 1 ? "crotch.first" : "crotch.other", "opening", opening),
+                    "",
+                    set.filter(each -> each == number).isPresent()));
+        }
+        String current =
+                set.map(each -> say("current.opening", "opening", each)).orElse("");
+        return new AskView(
+                id(ask),
+                words.say("ask.CROTCH"),
+                words.say("ask.CROTCH.help"),
+                ask.answered(),
+                current,
+                List.of(new Form(hidden("crotchSet", Fittings.UNIT), buttons, List.of(), "")));
+    }
+
+    AskView device(Ask ask) {
+        Optional<String> set =
+                situation.newest(Fact.DeviceSet.class).map(each -> each.value().step());
+        List<Button> buttons = new ArrayList<>();
+        situation
+                .seat()
+                .flatMap(seat -> seat.recline().device().value())
+                .ifPresent(device -> device.steps()
+                        .forEach(step -> buttons.add(new Button(
+                                "step",
+                                step.name(),
+                                deviceLabel(step.name()),
+                                "",
+                                set.filter(step.name()::equals).isPresent()))));
+        String help = plan.recline()
+                .map(advice -> advice.recommended()
+                        .map(name -> say("device.try", "step", name))
+                        .orElse(words.say(advice.band().isPresent() ? "device.noneInBand" : "device.noBand")))
+                .orElse(words.say("device.cannotCompute"));
+        List<Form> forms = new ArrayList<>();
+        forms.add(new Form(hidden("deviceSet", Fittings.UNIT), buttons, List.of(), ""));
+        if (ReclineAdvice.cushionSlope(situation).isEmpty()) {
+            forms.add(new Form(
+                    hidden("cushionMeasured", Fittings.UNIT),
+                    List.of(),
+                    List.of(input("cushionMeasured", "slope", "text", "", "12")),
+                    words.say("submit.slope")));
+        }
+        String current = set.map(each -> say("current.step", "step", each)).orElse("");
+        return new AskView(id(ask), words.say("ask.DEVICE"), help, ask.answered(), current, forms);
+    }
+
+    private String deviceLabel(String step) {
+        return plan.recline()
+                .flatMap(advice -> advice.setting(step))
+                .map(setting -> words.say(
+                        "device.setting", Map.of("step", Argument.of(step), "recline", Argument.of(setting.recline()))))
+                .orElse(step);
+    }
+
+    AskView level(Ask ask) {
+        Optional<Indicator> indicator =
+                situation.seat().flatMap(seat -> seat.recline().indicator().value());
+        Optional<Indicator.Reading> read = situation
+                .level(Fact.Stage.valueOf(ask.key()))
+                .map(each -> each.value().reading());
+        Indicator.Kind kind = indicator.map(Indicator::kind).orElse(Indicator.Kind.BUBBLE);
+        List<Button> buttons = new ArrayList<>();
+        for (Indicator.Reading reading : Indicator.Reading.values()) {
+            buttons.add(new Button(
+                    "reading",
+                    reading.name(),
+                    capital(words.say("reading." + kind + "." + reading)),
+                    ReadingPicture.of(kind, reading),
+                    read.filter(each -> each == reading).isPresent()));
+        }
+        String current =
+                read.map(each -> words.say("reading." + kind + "." + each)).orElse("");
+        String help =
+                indicator.map(each -> words.say("ask.LEVEL." + each.mount())).orElse("");
+        return new AskView(
+                id(ask),
+                words.say("ask.LEVEL"),
+                help,
+                ask.answered(),
+                current,
+                List.of(new Form(hidden("levelRead", Fittings.UNIT, "stage", ask.key()), buttons, List.of(), "")));
+    }
+
+    AskView handle(Ask ask) {
+        Optional<HandlePosition> set =
+                situation.newest(Fact.HandleSet.class).map(each -> each.value().position());
+        List<Button> buttons = new ArrayList<>();
+        for (HandlePosition position : HandlePosition.values()) {
+            String permission = words.say("permission." + HandleForDriving.permission(situation, position));
+            buttons.add(new Button(
+                    "position",
+                    position.name(),
+                    capital(words.say("handle." + position)) + ": " + permission,
+                    "",
+                    set.filter(each -> each == position).isPresent()));
+        }
+        String current = set.map(each -> words.say("handle." + each)).orElse("");
+        return new AskView(
+                id(ask),
+                words.say("ask.HANDLE"),
+                words.say("ask.HANDLE.help"),
+                ask.answered(),
+                current,
+                List.of(new Form(hidden("handleSet", Fittings.UNIT), buttons, List.of(), "")));
+    }
+
+    /** The snug test, in the words of the test that counts here. */
+    AskView snug(Ask ask) {
+        AskView plain = question(ask, Question.SNUG, List.of());
+        String help = HarnessAnswers.snugTest(situation)
+                .map(test -> words.say("snug." + test))
+                .orElse(words.say("snug.NOT_LOOKED"));
+        return new AskView(plain.key(), plain.title(), help, plain.answered(), plain.current(), plain.forms());
+    }
+
+    /** The parts, against the sheet's list. */
+    AskView parts(Ask ask) {
+        AskView plain = question(ask, Question.PARTS, List.of());
+        String help = situation
+                .seat()
+                .flatMap(seat -> seat.parts().value())
+                .map(list -> String.join(" · ", list))
+                .orElse(words.say("parts.NO_LIST"));
+        return new AskView(plain.key(), plain.title(), help, plain.answered(), plain.current(), plain.forms());
+    }
+
+    AskView movement(Ask ask) {
+        return question(ask, Question.MOVEMENT, List.of(tape.tape(Dimension.MOVEMENT, Fittings.UNIT, "12 mm, 1/2 in")));
+    }
+
+    AskView gap(Ask ask) {
+        return question(ask, Question.GAP, List.of(tape.tape(Dimension.GAP, Fittings.UNIT, "45 mm, 1 3/4 in")));
+    }
+}

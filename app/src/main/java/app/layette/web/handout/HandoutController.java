@@ -1,0 +1,147 @@
+package app.layette.web.handout;
+
+import app.layette.core.drawing.HarnessView;
+import app.layette.core.drawing.SideView;
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.Situation;
+import app.layette.core.finding.Argument;
+import app.layette.core.fitting.FittingPlan;
+import app.layette.core.fitting.FittingState;
+import app.layette.core.harness.HarnessAnswers;
+import app.layette.core.seat.InsertPiece;
+import app.layette.formats.svg.SvgWriter;
+import app.layette.formats.wording.Wording;
+import app.layette.web.account.SignedIn;
+import app.layette.web.account.Viewing;
+import app.layette.web.fitting.Fittings;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+
+/** The printed handout. Until the fitting is handed over it says on its face that it is a draft. */
+@Controller
+class HandoutController {
+    /** One of the family's settings. */
+    public record Setting(String name, String value) {}
+
+    /** A dated line of what comes next. */
+    public record Coming(String on, String what) {}
+
+    private final Fittings fittings;
+    private final Viewing viewing;
+
+    HandoutController(Fittings fittings, Viewing viewing) {
+        this.fittings = fittings;
+        this.viewing = viewing;
+    }
+
+    @GetMapping("/fittings/{id}/handout")
+    String handout(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id, Model model) {
+        Fittings.Planned fitting = fittings.planned(id, user.pointId());
+        Wording words = viewing.wording(user);
+        FittingPlan plan = fitting.plan();
+        model.addAttribute("id", id);
+        model.addAttribute("child", fitting.childName());
+        model.addAttribute("reference", fitting.reference());
+        model.addAttribute("point", viewing.point(user).name());
+        model.addAttribute("handedOver", plan.state() == FittingState.HANDED_OVER);
+        model.addAttribute("state", words.say("state." + plan.state()));
+        model.addAttribute("settings", settings(plan.situation(), words));
+        model.addAttribute(
+                "snug",
+                HarnessAnswers.snugTest(plan.situation())
+                        .map(test -> words.say("snug." + test))
+                        .orElse(""));
+        model.addAttribute(
+                "dates",
+                plan.dates().stream()
+                        .map(event -> new Coming(words.say(event.on()), words.say(event.key())))
+                        .toList());
+        model.addAttribute("side", SvgWriter.write(SideView.of(plan.situation()), words));
+        model.addAttribute("harness", SvgWriter.write(HarnessView.of(plan.situation()), words));
+        return "handout/handout";
+    }
+
+    private static List<Setting> settings(Situation situation, Wording words) {
+        List<Setting> settings = new ArrayList<>();
+        situation
+                .seat()
+                .ifPresent(seat -> add(settings, words, "SEAT", seat.identity().fullName()));
+        situation
+                .car()
+                .ifPresent(car -> add(settings, words, "CAR", car.fullName().strip()));
+        situation
+                .placed()
+                .ifPresent(placed -> add(
+                        settings,
+                        words,
+                        "PLACE",
+                        words.say("place." + placed.value().position()) + ", "
+                                + words.say("method." + placed.value().method())));
+        situation
+                .newest(Fact.SlotsSet.class)
+                .ifPresent(set -> add(
+                        settings,
+                        words,
+                        "SLOT",
+                        words.say(
+                                set.value().loop() == null || set.value().loop().isBlank()
+                                        ? "handout.slot"
+                                        : "handout.slotAndLoop",
+                                Map.of(
+                                        "slot", Argument.of(set.value().leftShell()),
+                                        "loop",
+                                                Argument.of(
+                                                        set.value().loop() == null
+                                                                ? ""
+                                                                : set.value().loop())))));
+        situation
+                .newest(Fact.CrotchSet.class)
+                .ifPresent(set -> add(
+                        settings,
+                        words,
+                        "CROTCH",
+                        words.say(
+                                "current.opening",
+                                Map.of("opening", Argument.of(set.value().opening())))));
+        for (InsertPiece piece :
+                situation.seat().flatMap(seat -> seat.insert().value()).orElse(List.of())) {
+            situation
+                    .insert(piece)
+                    .ifPresent(set -> settings.add(
+                            new Setting(piece.name(), words.say(set.value().in() ? "insert.in" : "insert.out"))));
+        }
+        situation
+                .newest(Fact.DeviceSet.class)
+                .ifPresent(set -> add(settings, words, "DEVICE", set.value().step()));
+        situation
+                .level(Fact.Stage.CHILD)
+                .ifPresent(level -> situation
+                        .seat()
+                        .flatMap(seat -> seat.recline().indicator().value())
+                        .ifPresent(indicator -> add(
+                                settings,
+                                words,
+                                "LEVEL",
+                                words.say("reading." + indicator.kind() + "."
+                                        + level.value().reading()))));
+        situation
+                .newest(Fact.HandleSet.class)
+                .ifPresent(set -> add(
+                        settings,
+                        words,
+                        "HANDLE",
+                        words.say("handle." + set.value().position())));
+        return settings;
+    }
+
+    private static void add(List<Setting> settings, Wording words, String name, String value) {
+        settings.add(new Setting(words.say("handout." + name), value));
+    }
+}

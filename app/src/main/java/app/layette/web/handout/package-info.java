@@ -1,0 +1,3 @@
+/** The page that a family takes home: their settings, what to do each ride, and what comes next. */
+@org.springframework.modulith.ApplicationModule(displayName = "Handout")
+package app.layette.web.handout;

@@ -1,0 +1,40 @@
+package app.layette.web.practice;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Embeddable;
+import jakarta.persistence.EmbeddedId;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Table;
+import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+
+/** One version of a practice profile. */
+@Entity
+@Table(name = "practice_profile")
+class ProfileRow {
+    /** Point, id and version. */
+    @Embeddable
+    record Key(@Column(name = "point_id") UUID pointId, String id, int version) {}
+
+    @EmbeddedId
+    private Key key;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private String document;
+
+    protected ProfileRow() {}
+
+    ProfileRow(Key key, String document) {
+        this.key = key;
+        this.document = document;
+    }
+
+    Key key() {
+        return key;
+    }
+
+    String document() {
+        return document;
+    }
+}

@@ -1,0 +1,18 @@
+package app.layette.web.shelf;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface SheetRows extends JpaRepository<SheetRow, SheetRow.Key> {
+    @Query("""
+            select s from SheetRow s where s.key.pointId = :point and s.key.kind = :kind
+            order by s.title, s.key.version desc""")
+    List<SheetRow> all(UUID point, SheetRow.Kind kind);
+
+    @Query("""
+            select s from SheetRow s where s.key.pointId = :point and s.key.kind = :kind and s.key.id in :ids
+            order by s.key.version""")
+    List<SheetRow> versions(UUID point, SheetRow.Kind kind, List<String> ids);
+}

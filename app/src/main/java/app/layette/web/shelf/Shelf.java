@@ -1,0 +1,173 @@
+package app.layette.web.shelf;
+
+import app.layette.core.entry.Author;
+import app.layette.core.entry.Sheets;
+import app.layette.core.evidence.SheetStatus;
+import app.layette.core.evidence.SheetVersion;
+import app.layette.core.seat.SeatSheet;
+import app.layette.core.vehicle.VehicleSheet;
+import app.layette.formats.document.DocumentKind;
+import app.layette.formats.document.DocumentProblem;
+import app.layette.formats.document.RefusedDocumentException;
+import app.layette.formats.document.Schemas;
+import app.layette.formats.document.SheetReader;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.Clock;
+import java.util.HexFormat;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The sheets of a fitting point. */
+@Service
+public class Shelf {
+    private static final int MOST_PARSED_SHEETS = 2_000;
+
+    private final SheetRows rows;
+    private final Clock clock;
+    private final Cache<SheetRow.Key, Object> parsed =
+            Caffeine.newBuilder().maximumSize(MOST_PARSED_SHEETS).build();
+
+    Shelf(SheetRows rows, Clock clock) {
+        this.rows = rows;
+        this.clock = clock;
+    }
+
+    /** The newest version of every seat sheet, by title. */
+    @Transactional(readOnly = true)
+    public List<SheetSummary> seats(UUID point) {
+        return newest(point, SheetRow.Kind.SEAT);
+    }
+
+    /** The newest version of every vehicle sheet, by title. */
+    @Transactional(readOnly = true)
+    public List<SheetSummary> cars(UUID point) {
+        return newest(point, SheetRow.Kind.VEHICLE);
+    }
+
+    /** Every version of these sheets; ids of both kinds may be mixed. */
+    @Transactional(readOnly = true)
+    public Sheets sheets(UUID point, List<String> ids) {
+        return new Sheets(
+                read(point, SheetRow.Kind.SEAT, ids, row -> SheetReader.seat(row.document()), SeatSheet.class),
+                read(
+                        point,
+                        SheetRow.Kind.VEHICLE,
+                        ids,
+                        row -> SheetReader.vehicle(row.document()),
+                        VehicleSheet.class));
+    }
+
+    /** The document of the newest version, as it came in. */
+    @Transactional(readOnly = true)
+    public Optional<String> document(UUID point, String id) {
+        for (SheetRow.Kind kind : SheetRow.Kind.values()) {
+            List<SheetRow> versions = rows.versions(point, kind, List.of(id));
+            if (!versions.isEmpty()) {
+                return Optional.of(versions.get(versions.size() - 1).document());
+            }
+        }
+        return Optional.empty();
+    }
+
+    /**
+     * Takes a sheet in. What a lead brings keeps its status; what anybody else brings is a draft until a lead confirms it.
+     *
+     * @throws RefusedDocumentException when it is no sheet, breaks its schema, or another document holds its version
+     */
+    @Transactional
+    public SheetVersion takeIn(UUID point, String json, Author author) {
+        JsonNode document = Schemas.parse(json);
+        DocumentKind kind = DocumentKind.of(document)
+                .filter(each -> each == DocumentKind.SEAT_SHEET || each == DocumentKind.VEHICLE_SHEET)
+                .orElseThrow(() -> refused("(document)", "no sheet", "allowed is a seat sheet or a vehicle sheet"));
+        String text = author.role() == Author.Role.LEAD ? json : asDraft(document);
+        return kind == DocumentKind.SEAT_SHEET ? takeInSeat(point, text, author) : takeInCar(point, text, author);
+    }
+
+    private SheetVersion takeInSeat(UUID point, String json, Author author) {
+        SeatSheet sheet = SheetReader.seat(json);
+        String title = sheet.identity().fullName();
+        store(point, SheetRow.Kind.SEAT, sheet.sheet(), sheet.status(), title, json, author);
+        return sheet.sheet();
+    }
+
+    private SheetVersion takeInCar(UUID point, String json, Author author) {
+        VehicleSheet sheet = SheetReader.vehicle(json);
+        store(point, SheetRow.Kind.VEHICLE, sheet.sheet(), sheet.status(), sheet.fullName(), json, author);
+        return sheet.sheet();
+    }
+
+    private void store(
+            UUID point,
+            SheetRow.Kind kind,
+            SheetVersion sheet,
+            SheetStatus status,
+            String title,
+            String json,
+            Author author) {
+        SheetRow.Key key = new SheetRow.Key(point, kind, sheet.id(), sheet.version());
+        String hash = sha256(json);
+        Optional<SheetRow> held = rows.findById(key);
+        if (held.isPresent()) {
+            if (!held.get().sha256().equals(hash)) {
+                throw refused(
+                        "/version",
+                        String.valueOf(sheet.version()),
+                        "another document holds this version of " + sheet.id() + "; allowed is a higher one");
+            }
+            return;
+        }
+        rows.save(new SheetRow(key, status, title, hash, json, author.id(), clock.instant()));
+    }
+
+    private static String asDraft(JsonNode document) {
+        return ((ObjectNode) document.deepCopy()).put("status", "draft").toString();
+    }
+
+    private List<SheetSummary> newest(UUID point, SheetRow.Kind kind) {
+        Map<String, SheetSummary> newest = new LinkedHashMap<>();
+        for (SheetRow row : rows.all(point, kind)) {
+            newest.putIfAbsent(
+                    row.key().id(),
+                    new SheetSummary(
+                            row.key().id(),
+                            row.key().version(),
+                            row.title(),
+                            row.status() == SheetStatus.CONFIRMED,
+                            row.importedBy()));
+        }
+        return List.copyOf(newest.values());
+    }
+
+    private <T> List<T> read(
+            UUID point, SheetRow.Kind kind, List<String> ids, Function<SheetRow, T> reader, Class<T> type) {
+        return rows.versions(point, kind, ids).stream()
+                .map(row -> type.cast(parsed.get(row.key(), key -> reader.apply(row))))
+                .toList();
+    }
+
+    private static RefusedDocumentException refused(String place, String value, String allowed) {
+        return new RefusedDocumentException(List.of(new DocumentProblem(place, value, allowed)));
+    }
+
+    private static String sha256(String text) {
+        try {
+            MessageDigest digest = MessageDigest.getInstance("SHA-256");
+            return HexFormat.of().formatHex(digest.digest(text.getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("This Java has no SHA-256", e);
+        }
+    }
+}

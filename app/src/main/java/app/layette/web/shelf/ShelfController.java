@@ -1,0 +1,76 @@
+package app.layette.web.shelf;
+
+import app.layette.formats.document.RefusedDocumentException;
+import app.layette.web.account.SignedIn;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Lists of sheets, and bringing one in. */
+@Controller
+class ShelfController {
+    private final Shelf shelf;
+
+    ShelfController(Shelf shelf) {
+        this.shelf = shelf;
+    }
+
+    @GetMapping("/shelf")
+    String seats(@AuthenticationPrincipal SignedIn user, Model model) {
+        model.addAttribute("kind", "shelf");
+        model.addAttribute("sheets", shelf.seats(user.pointId()));
+        return "shelf/list";
+    }
+
+    @GetMapping("/cars")
+    String cars(@AuthenticationPrincipal SignedIn user, Model model) {
+        model.addAttribute("kind", "cars");
+        model.addAttribute("sheets", shelf.cars(user.pointId()));
+        return "shelf/list";
+    }
+
+    @GetMapping("/sheets/{id}.json")
+    ResponseEntity<String> document(@AuthenticationPrincipal SignedIn user, @PathVariable String id) {
+        return shelf.document(user.pointId(), id)
+                .map(json -> ResponseEntity.ok()
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .body(json))
+                .orElseGet(() -> ResponseEntity.notFound().build());
+    }
+
+    @PostMapping("/sheets")
+    ModelAndView takeIn(
+            @AuthenticationPrincipal SignedIn user,
+            @RequestParam("sheet") MultipartFile file,
+            @RequestParam("kind") String kind,
+            RedirectAttributes flash)
+            throws IOException {
+        boolean cars = kind.equals("cars");
+        try {
+            String json = new String(file.getBytes(), StandardCharsets.UTF_8);
+            flash.addFlashAttribute(
+                    "taken", shelf.takeIn(user.pointId(), json, user.author()).toString());
+            return new ModelAndView("redirect:/" + (cars ? "cars" : "shelf"));
+        } catch (RefusedDocumentException e) {
+            ModelAndView page = new ModelAndView("shelf/list", HttpStatus.UNPROCESSABLE_CONTENT);
+            page.addObject("kind", cars ? "cars" : "shelf");
+            page.addObject("sheets", cars ? shelf.cars(user.pointId()) : shelf.seats(user.pointId()));
+            page.addObject("file", file.getOriginalFilename());
+            page.addObject("problems", List.copyOf(e.problems()));
+            return page;
+        }
+    }
+}

@@ -1,0 +1,3 @@
+/** Seat sheets and vehicle sheets: versioned documents, checked on the way in, never changed afterwards. */
+@org.springframework.modulith.ApplicationModule(displayName = "Shelf")
+package app.layette.web.shelf;

@@ -1,0 +1,3 @@
+/** What every page shares: the clock, the frame's model, and what is said when something goes wrong. */
+@org.springframework.modulith.ApplicationModule(displayName = "Shell")
+package app.layette.web.shell;

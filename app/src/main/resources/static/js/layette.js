@@ -1,0 +1,94 @@
+// Keys, dialogs and focus. Everything works without this file; it only makes it quicker.
+(() => {
+  "use strict";
+
+  const typing = (target) =>
+    target instanceof HTMLElement && (target.matches("input, select, textarea") || target.isContentEditable);
+
+  const follow = (selector) => {
+    const link = document.querySelector(selector);
+    if (link) {
+      link.click();
+    }
+    return Boolean(link);
+  };
+
+  const choose = (number) => {
+    const buttons = document.querySelectorAll(".ask.active .choice");
+    const button = buttons[number - 1];
+    if (button) {
+      button.click();
+    }
+    return Boolean(button);
+  };
+
+  const stepBy = (offset) => {
+    const steps = [...document.querySelectorAll("#run .step a")];
+    const here = steps.findIndex((step) => step.getAttribute("aria-current") === "step");
+    const target = steps[here + offset];
+    if (target) {
+      target.click();
+    }
+    return Boolean(target);
+  };
+
+  const keys = {
+    "?": () => {
+      document.getElementById("keys")?.showModal();
+      return true;
+    },
+    "/": () => {
+      const find = document.getElementById("find");
+      if (find) {
+        find.focus();
+        return true;
+      }
+      window.location.assign("/");
+      return true;
+    },
+    j: () => stepBy(1),
+    k: () => stepBy(-1),
+  };
+
+  document.addEventListener("keydown", (event) => {
+    if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target) || document.querySelector("dialog[open]")) {
+      return;
+    }
+    const key = event.key.toLowerCase();
+    const done = /^[1-9]$/.test(key)
+      ? choose(Number(key))
+      : keys[key]
+        ? keys[key]()
+        : follow(`[data-key="${CSS.escape(key)}"]`);
+    if (done) {
+      event.preventDefault();
+    }
+  });
+
+  document.addEventListener("click", (event) => {
+    const opener = event.target instanceof Element && event.target.closest("[data-dialog]");
+    if (opener) {
+      document.getElementById(opener.dataset.dialog)?.showModal();
+    }
+    if (event.target instanceof Element && event.target.closest("[data-print]")) {
+      window.print();
+    }
+  });
+
+  // After an entry the next question is in a new panel: bring focus and eye there.
+  document.addEventListener("htmx:oobAfterSwap", (event) => {
+    if (event.target instanceof Element && event.target.id === "now") {
+      const wrong = document.querySelector("#now [aria-invalid], #now .refused");
+      (wrong ?? document.getElementById("now-title"))?.focus({ preventScroll: false });
+    }
+  });
+
+  // The run is long: keep the open step in sight.
+  const showStep = () =>
+    document.querySelector("#run [aria-current=step]")?.closest("li").scrollIntoView({ block: "nearest" });
+  document.addEventListener("htmx:oobAfterSwap", showStep);
+  showStep();
+
+  // A shared control needs its number shown: the keys 1 to 9 answer the open question.
+  document.documentElement.classList.add("has-script");
+})();

@@ -1,0 +1,199 @@
+package app.layette.core.entry;
+
+import app.layette.core.entry.Fact.Dimension;
+import app.layette.core.measure.Length;
+import app.layette.core.measure.LengthRange;
+import app.layette.core.measure.Mass;
+import app.layette.core.measure.MassRange;
+import app.layette.core.measure.UnitSystem;
+import app.layette.core.seat.Recline;
+import app.layette.core.seat.SeatSheet;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Checks a fact before it becomes an entry: ranges, dates, and names that must be on the sheet. All problems are
+ * collected. What a fact means for the fitting is the rules' business.
+ */
+public final class FactCheck {
+    private static final int LEAST_GESTATION_DAYS = 154;
+    private static final int MOST_GESTATION_DAYS = 308;
+    private static final int MOST_SLOTS = 12;
+    private static final int OLDEST_CHILD_YEARS = 5;
+    private static final double STEEPEST_GROUND = 30;
+    private static final double FLATTEST_CUSHION = -10;
+    private static final double STEEPEST_CUSHION = 35;
+
+    private final Situation situation;
+    private final List<FieldProblem> problems = new ArrayList<>();
+
+    private FactCheck(Situation situation) {
+        this.situation = situation;
+    }
+
+    /** What is wrong with a fact in this situation; empty when nothing is. */
+    public static List<FieldProblem> problems(Fact fact, Situation situation) {
+        FactCheck check = new FactCheck(situation);
+        check.child(fact);
+        check.measures(fact);
+        check.settings(fact);
+        check.answers(fact);
+        return List.copyOf(check.problems);
+    }
+
+    private void child(Fact fact) {
+        if (fact instanceof Fact.ChildDescribed child) {
+            LocalDate today = situation.today();
+            date("born", child.born(), today.minusYears(OLDEST_CHILD_YEARS), today);
+            if (child.gestationDays() != null) {
+                number("gestationDays", child.gestationDays(), LEAST_GESTATION_DAYS, MOST_GESTATION_DAYS);
+            }
+            mass("birthWeight", child.birthWeight(), MassRange.BIRTH);
+        }
+        if (fact instanceof Fact.Weighed weighed) {
+            mass("mass", weighed.mass(), MassRange.CHILD);
+        }
+        if (fact instanceof Fact.LabelRead label && label.made() != null) {
+            date("made", label.made().firstDay(), LocalDate.of(1990, 1, 1), situation.today());
+        }
+    }
+
+    private void measures(Fact fact) {
+        if (fact instanceof Fact.LengthMeasured measured) {
+            length("length", measured.length(), rangeOf(measured.what()));
+        }
+        if (fact instanceof Fact.GroundMeasured ground) {
+            number("pitch", ground.pitch().degrees(), -STEEPEST_GROUND, STEEPEST_GROUND);
+        }
+        if (fact instanceof Fact.CushionMeasured cushion) {
+            number("slope", cushion.slope().degrees(), FLATTEST_CUSHION, STEEPEST_CUSHION);
+        }
+        if (fact instanceof Fact.QuantityRead read) {
+            mass("mass", read.mass(), MassRange.SHEET);
+            length("length", read.length(), LengthRange.GAP);
+        }
+    }
+
+    /** The range that a dimension is taken in. */
+    public static LengthRange rangeOf(Dimension what) {
+        return switch (what) {
+            case BODY -> LengthRange.BODY;
+            case SHOULDER -> LengthRange.SHOULDER;
+            case CROWN -> LengthRange.CROWN;
+            case MOVEMENT -> LengthRange.MOVEMENT;
+            case GAP -> LengthRange.GAP;
+        };
+    }
+
+    private void settings(Fact fact) {
+        int slots = situation
+                .seat()
+                .flatMap(seat -> seat.shell().slots().value())
+                .map(List::size)
+                .orElse(MOST_SLOTS);
+        if (fact instanceof Fact.ShoulderSeen seen) {
+            number("slotAtOrBelow", seen.slotAtOrBelow(), 0, slots);
+        }
+        if (fact instanceof Fact.SlotsSet set) {
+            number("leftShell", set.leftShell(), 1, slots);
+            number("rightShell", set.rightShell(), 1, slots);
+            number("leftPad", set.leftPad(), 1, slots);
+            number("rightPad", set.rightPad(), 1, slots);
+        }
+        if (fact instanceof Fact.DeviceSet set) {
+            among("step", set.step(), deviceSteps());
+        }
+        if (fact instanceof Fact.InsertSet set) {
+            among("piece", set.piece(), insertPieces());
+        }
+    }
+
+    private List<String> deviceSteps() {
+        return situation
+                .seat()
+                .map(SeatSheet::recline)
+                .flatMap(recline -> recline.device().value())
+                .map(Recline.Device::steps)
+                .orElse(List.of())
+                .stream()
+                .map(Recline.Step::name)
+                .toList();
+    }
+
+    private List<String> insertPieces() {
+        return situation.seat().flatMap(seat -> seat.insert().value()).orElse(List.of()).stream()
+                .map(piece -> piece.key())
+                .toList();
+    }
+
+    private void answers(Fact fact) {
+        if (fact instanceof Fact.Answered answered && !Answers.takes(answered.question(), answered.answer())) {
+            problems.add(FieldProblem.notAmong("answer", answered.answer(), Answers.to(answered.question())));
+        }
+        if (fact instanceof Fact.Taught taught
+                && taught.outcome() == Fact.TeachOutcome.DECLINED
+                && isBlank(taught.reason())) {
+            problems.add(new FieldProblem("reason", "", "NEEDED", "", ""));
+        }
+        if (fact instanceof Fact.Ordered ordered && ordered.order() != Fact.OrderKind.NONE && isBlank(ordered.role())) {
+            problems.add(new FieldProblem("role", "", "NEEDED", "", ""));
+        }
+        if (fact instanceof Fact.Screened screened
+                && screened.result() == Fact.ScreeningResult.NOT_OFFERED_CLINICIAN_INFORMED
+                && isBlank(screened.who())) {
+            problems.add(new FieldProblem("who", "", "NEEDED", "", ""));
+        }
+        if (fact instanceof Fact.Ended ended
+                && ended.ending() == Fact.Ending.LEFT_WITH_OPEN_FINDINGS
+                && isBlank(ended.said())) {
+            problems.add(new FieldProblem("said", "", "NEEDED", "", ""));
+        }
+    }
+
+    private static boolean isBlank(String text) {
+        return text == null || text.isBlank();
+    }
+
+    private void among(String field, String value, List<String> allowed) {
+        if (!allowed.contains(value)) {
+            problems.add(FieldProblem.notAmong(field, value, allowed));
+        }
+    }
+
+    private void date(String field, LocalDate value, LocalDate lowest, LocalDate highest) {
+        if (value.isBefore(lowest) || value.isAfter(highest)) {
+            problems.add(FieldProblem.outside(field, value, lowest, highest));
+        }
+    }
+
+    private void number(String field, double value, double lowest, double highest) {
+        if (value < lowest || value > highest) {
+            problems.add(FieldProblem.outside(field, plain(value), plain(lowest), plain(highest)));
+        }
+    }
+
+    private static String plain(double value) {
+        return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
+    }
+
+    private void mass(String field, Mass value, MassRange range) {
+        if (value != null && !range.contains(value)) {
+            problems.add(FieldProblem.outside(field, value, both(range.min()), both(range.max())));
+        }
+    }
+
+    private void length(String field, Length value, LengthRange range) {
+        if (value != null && !range.contains(value)) {
+            problems.add(FieldProblem.outside(field, value, both(range.min()), both(range.max())));
+        }
+    }
+
+    private static String both(Mass mass) {
+        return mass.in(UnitSystem.METRIC) + " (" + mass.in(UnitSystem.CUSTOMARY) + ")";
+    }
+
+    private static String both(Length length) {
+        return length.in(UnitSystem.METRIC) + " (" + length.in(UnitSystem.CUSTOMARY) + ")";
+    }
+}

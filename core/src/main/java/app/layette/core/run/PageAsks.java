@@ -1,0 +1,86 @@
+package app.layette.core.run;
+
+import app.layette.core.entry.Fact.HandleSet;
+import app.layette.core.entry.Fact.Quantity;
+import app.layette.core.entry.Situation;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.Permission;
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.PermissionTable;
+import app.layette.core.evidence.Speaker;
+import app.layette.core.finding.Finding;
+import app.layette.core.gate.ConclusionState;
+import app.layette.core.gate.Gate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * The manual pages that would answer what is not known. Keys: {@code PERMISSION:KEY:SPEAKER}, {@code
+ * QUANTITY:KEY:SPEAKER}, {@code HANDLE:POSITION}.
+ */
+final class PageAsks {
+    private static final Map<String, PermissionKey> PERMISSIONS = Map.of(
+            "overhangNotKnown", PermissionKey.OVERHANG,
+            "bothSystemsNotKnown", PermissionKey.BOTH_SYSTEMS,
+            "touchingNotKnown", PermissionKey.TOUCHING_FRONT_SEAT,
+            "rollsNotKnown", PermissionKey.ROLLS_BESIDE_CHILD,
+            "storageNotKnown", PermissionKey.LEG_OVER_STORAGE,
+            "frontRowNotKnown", PermissionKey.FRONT_ROW,
+            "unusualNotKnown", PermissionKey.UNUSUAL_VEHICLE_SEAT);
+
+    private PageAsks() {}
+
+    static List<Ask> of(StepKey step, Situation situation, Gate gate) {
+        return step.serves().stream()
+                .map(gate::state)
+                .flatMap(Optional::stream)
+                .filter(state -> state.state() == ConclusionState.State.NOT_KNOWN)
+                .flatMap(state -> state.findings().stream())
+                .flatMap(finding -> keys(finding, situation).stream())
+                .map(key -> new Ask(Ask.Kind.PAGE, key, false))
+                .toList();
+    }
+
+    private static List<String> keys(Finding finding, Situation situation) {
+        PermissionKey permission = PERMISSIONS.get(finding.reason());
+        if (permission != null) {
+            return permissions(permission, situation);
+        }
+        return switch (finding.message()) {
+            case "finding.SEC-9.notKnown" ->
+                situation
+                        .newest(HandleSet.class)
+                        .map(set -> "HANDLE:" + set.value().position())
+                        .stream()
+                        .toList();
+            case "finding.CAB-10.manualsNotLooked" ->
+                quantities(Quantity.GAP, situation.gapAsked(Speaker.SEAT), situation.gapAsked(Speaker.CAR));
+            case "finding.SUIT-10.limitNotKnown" ->
+                quantities(
+                        Quantity.ANCHOR_LIMIT, situation.anchorLimit(Speaker.SEAT), situation.anchorLimit(Speaker.CAR));
+            default -> List.of();
+        };
+    }
+
+    private static List<String> permissions(PermissionKey key, Situation situation) {
+        return Arrays.stream(Speaker.values())
+                .filter(PermissionTable.shipped().speakers(key)::contains)
+                .filter(speaker -> situation.permission(key, speaker) == Permission.NOT_KNOWN)
+                .map(speaker -> "PERMISSION:" + key + ":" + speaker)
+                .toList();
+    }
+
+    private static List<String> quantities(Quantity quantity, Evidence<?> seat, Evidence<?> car) {
+        List<String> keys = new ArrayList<>();
+        if (!seat.isLooked()) {
+            keys.add("QUANTITY:" + quantity + ":SEAT");
+        }
+        if (!car.isLooked()) {
+            keys.add("QUANTITY:" + quantity + ":CAR");
+        }
+        return keys;
+    }
+}

@@ -1,0 +1,38 @@
+package app.layette.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+@AnalyzeClasses(packages = "app.layette.core", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+    @ArchTest
+    static final ArchRule CORE_IS_PLAIN_JAVA = noClasses()
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage(
+                    "org.springframework..",
+                    "tools.jackson..",
+                    "com.fasterxml..",
+                    "jakarta..",
+                    "javax.sql..",
+                    "java.sql..",
+                    "org.hibernate..");
+
+    @ArchTest
+    static final ArchRule CORE_KNOWS_NO_CLOCK = noClasses()
+            .should()
+            .callMethod(java.time.LocalDate.class, "now")
+            .orShould()
+            .callMethod(java.time.Instant.class, "now")
+            .orShould()
+            .callMethod(System.class, "currentTimeMillis");
+
+    @ArchTest
+    static final ArchRule PACKAGES_HAVE_NO_CYCLES =
+            slices().matching("app.layette.core.(*)..").should().beFreeOfCycles();
+}

@@ -1,0 +1,28 @@
+package app.layette.core.rules;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.layette.core.finding.RuleCode;
+import app.layette.core.rule.Conclusion;
+import java.util.Arrays;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+class RuleCoverageTest {
+    @Test
+    void everyRuleOfTheGateHasItsRows() {
+        Set<RuleCode> tested = Stream.of(
+                        ConditionRulesTest.cases(),
+                        SuitRulesTest.cases(),
+                        CarRulesTest.cases(),
+                        HarnessRulesTest.cases())
+                .flatMap(each -> each)
+                .map(RuleCase::code)
+                .collect(Collectors.toSet());
+        Set<RuleCode> required =
+                Arrays.stream(Conclusion.values()).map(Conclusion::code).collect(Collectors.toSet());
+        assertThat(tested).containsAll(required);
+    }
+}
