@@ -83,9 +83,17 @@
     }
   });
 
-  // The run is long: keep the open step in sight.
-  const showStep = () =>
-    document.querySelector("#run [aria-current=step]")?.closest("li").scrollIntoView({ block: "nearest" });
+  // The run is long: keep the open step in sight, without moving the page under anybody's finger.
+  const showStep = () => {
+    const run = document.getElementById("run");
+    const step = run?.querySelector("[aria-current=step]");
+    if (step && run.scrollHeight > run.clientHeight) {
+      const hidden = step.getBoundingClientRect().bottom - run.getBoundingClientRect().bottom;
+      if (hidden > 0) {
+        run.scrollTop += hidden + 40;
+      }
+    }
+  };
   document.addEventListener("htmx:oobAfterSwap", showStep);
   showStep();
 

@@ -18,11 +18,11 @@ public final class Layette implements Runnable {
     private Layette() {}
 
     public static void main(String[] arguments) {
-        System.exit(run(arguments));
+        System.exit(commandLine().execute(arguments));
     }
 
-    static int run(String... arguments) {
-        return new CommandLine(new Layette()).execute(arguments);
+    static CommandLine commandLine() {
+        return new CommandLine(new Layette());
     }
 
     @Override

@@ -12,13 +12,13 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 
 /** Signing in, and what the browser may load: only what ships with the application, nothing inline. */
 @Configuration
-class Security {
+public class Security {
     private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; "
             + "font-src 'self'; img-src 'self' data:; connect-src 'self'; form-action 'self'; base-uri 'none'; "
             + "frame-ancestors 'none'; manifest-src 'self'; worker-src 'self'";
 
     @Bean
-    SecurityFilterChain filters(HttpSecurity http) throws Exception {
+    public SecurityFilterChain filters(HttpSecurity http) throws Exception {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(
                                 "/sign-in", "/css/**", "/js/**", "/fonts/**", "/webjars/**", "/favicon.svg", "/error")
                         .permitAll()

@@ -7,8 +7,8 @@ import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
 interface EntryRows extends JpaRepository<EntryRow, EntryRow.Key> {
-    @Query("select e from EntryRow e where e.key.fittingId = :fitting order by e.key.seq")
-    List<EntryRow> of(UUID fitting);
+    @Query("select e from EntryRow e where e.key.fittingId = :fitting and e.key.seq > :seq order by e.key.seq")
+    List<EntryRow> after(UUID fitting, int seq);
 
     Optional<EntryRow> findById(UUID id);
 }

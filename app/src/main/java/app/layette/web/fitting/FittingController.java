@@ -62,20 +62,22 @@ class FittingController {
             @RequestParam Map<String, String> fields,
             HtmxRequest htmx,
             HttpServletResponse response) {
-        Optional<StepKey> step = stepKey(fields.getOrDefault("step", ""));
-        String view = fields.getOrDefault("view", "side");
+        Optional<StepKey> step = stepKey(fields.getOrDefault("nav-step", ""));
+        String view = fields.getOrDefault("nav-view", "side");
+        Fittings.Planned after;
         try {
-            fittings.append(id, draft(fields), user.pointId(), user.author());
+            after = fittings.append(id, draft(fields), user.pointId(), user.author())
+                    .after();
         } catch (RefusedEntryException e) {
             return refused(user, id, fields, step, view, htmx, e);
         }
-        String target = target(user, id, step, view);
+        Optional<StepKey> next = next(after.plan().run(), step);
+        String target = target(id, next, view);
         if (!htmx.isHtmxRequest()) {
             return new ModelAndView("redirect:" + target);
         }
         response.setHeader("HX-Push-Url", target);
-        Focus focus = new Focus(next(user, id, step), "", view, Typed.NOTHING, List.of());
-        return page(user, id, focus, CHANGED);
+        return page(user, after, new Focus(next, "", view, Typed.NOTHING, List.of()), CHANGED);
     }
 
     private ModelAndView refused(
@@ -90,7 +92,8 @@ class FittingController {
         List<String> problems = e.reason().isEmpty()
                 ? e.problems().stream().map(each -> Problems.say(each, words)).toList()
                 : List.of(words.say("refused." + e.reason()));
-        Focus focus = new Focus(step, fields.getOrDefault("ask", ""), view, new Typed(fields, e.problems()), problems);
+        Focus focus =
+                new Focus(step, fields.getOrDefault("nav-ask", ""), view, new Typed(fields, e.problems()), problems);
         ModelAndView page = page(user, id, focus, htmx.isHtmxRequest() ? CHANGED : PAGE);
         page.addObject("gateShut", e.reason().equals("GATE_SHUT"));
         page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
@@ -98,22 +101,24 @@ class FittingController {
     }
 
     /** Stays on a step until it is done, then goes on to what is next. */
-    private Optional<StepKey> next(SignedIn user, UUID id, Optional<StepKey> step) {
-        Run run = fittings.planned(id, user.pointId()).plan().run();
+    private static Optional<StepKey> next(Run run, Optional<StepKey> step) {
         boolean moreHere = step.flatMap(run::step)
                 .map(each -> each.state() != Step.State.DONE)
                 .orElse(false);
         return moreHere ? step : run.current().map(Step::key);
     }
 
-    private String target(SignedIn user, UUID id, Optional<StepKey> step, String view) {
-        String key = next(user, id, step).map(StepKey::name).orElse("");
+    private static String target(UUID id, Optional<StepKey> step, String view) {
+        String key = step.map(StepKey::name).orElse("");
         return "/fittings/" + id + "?step=" + key + "&view=" + (view.equals("harness") ? "harness" : "side");
     }
 
     private ModelAndView page(SignedIn user, UUID id, Focus focus, String template) {
+        return page(user, fittings.planned(id, user.pointId()), focus, template);
+    }
+
+    private ModelAndView page(SignedIn user, Fittings.Planned planned, Focus focus, String template) {
         ModelAndView page = new ModelAndView(template);
-        Fittings.Planned planned = fittings.planned(id, user.pointId());
         page.addObject("bench", Workbench.of(planned, viewing.wording(user), focus));
         page.addObject("user", user);
         return page;

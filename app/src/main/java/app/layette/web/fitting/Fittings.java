@@ -41,12 +41,16 @@ public class Fittings {
     /** A fitting with everything that follows from its entries today. */
     public record Planned(UUID id, String reference, String childName, FittingPlan plan) {}
 
+    /** An entry in its place, and the fitting after it. */
+    public record Appended(int seq, Planned after) {}
+
     /** What a family begins with. */
     record Begin(String reference, String childName, SheetVersion seat, List<EntryDraft> entries) {}
 
     private final FamilyRows families;
     private final FittingRows fittings;
     private final EntryRows entries;
+    private final EntryLog log;
     private final Profiles profiles;
     private final Shelf shelf;
     private final Viewing viewing;
@@ -56,12 +60,14 @@ public class Fittings {
             FamilyRows families,
             FittingRows fittings,
             EntryRows entries,
+            EntryLog log,
             Profiles profiles,
             Shelf shelf,
             Viewing viewing) {
         this.families = families;
         this.fittings = fittings;
         this.entries = entries;
+        this.log = log;
         this.profiles = profiles;
         this.shelf = shelf;
         this.viewing = viewing;
@@ -87,88 +93,85 @@ public class Fittings {
                         point.lawCountry(),
                         begin.seat().id()),
                 viewing.clock().instant()));
+        FittingPlan plan = plan(row, point, List.of());
         for (EntryDraft draft : begin.entries()) {
-            store(row, draft, author, point);
+            Entry entry = store(row, draft, author, point, plan);
+            plan = planAfter(row, point, plan, entry);
         }
-        project(row, point);
+        project(row, plan);
         return row.id();
     }
 
     /**
      * Adds an entry. Sending the same one twice is harmless.
      *
-     * @return the place of the entry
+     * @return the place of the entry, and the fitting as it stands after it
      * @throws RefusedEntryException when a field is not allowed, the fitting is closed, or the gate is shut
      */
     @Transactional
-    public int append(UUID fittingId, EntryDraft draft, UUID pointId, Author author) {
+    public Appended append(UUID fittingId, EntryDraft draft, UUID pointId, Author author) {
         Point point = viewing.point(pointId);
         FittingRow row = fittings.lock(fittingId, pointId).orElseThrow(NoSuchFittingException::new);
+        FittingPlan before = plan(row, point, log.of(row));
         Optional<EntryRow> held = entries.findById(draft.id());
         if (held.isPresent()) {
             if (!held.get().key().fittingId().equals(fittingId)) {
                 throw RefusedEntryException.because("ID_TAKEN");
             }
-            return held.get().key().seq();
+            return new Appended(held.get().key().seq(), planned(row, before));
         }
-        if (row.overview().state() != FittingState.OPEN) {
-            throw RefusedEntryException.because("CLOSED");
-        }
-        if (draft.fact() instanceof Fact.Ended ended) {
-            checkEnding(ended, row, point, author);
-        }
-        if (draft.fact() instanceof Fact.Countersigned && author.isTrainee()) {
-            throw RefusedEntryException.because("TRAINEE_SIGNS");
-        }
-        int seq = store(row, draft, author, point);
-        project(row, point);
-        return seq;
+        checkAllowed(draft.fact(), before, author);
+        Entry entry = store(row, draft, author, point, before);
+        FittingPlan after = planAfter(row, point, before, entry);
+        project(row, after);
+        return new Appended(entry.seq(), planned(row, after));
     }
 
-    private void checkEnding(Fact.Ended ended, FittingRow row, Point point, Author author) {
-        if (author.isTrainee()) {
+    private static void checkAllowed(Fact fact, FittingPlan before, Author author) {
+        if (before.state() != FittingState.OPEN) {
+            throw RefusedEntryException.because("CLOSED");
+        }
+        boolean signs = fact instanceof Fact.Ended || fact instanceof Fact.Countersigned;
+        if (signs && author.isTrainee()) {
             throw RefusedEntryException.because("TRAINEE_SIGNS");
         }
-        boolean shut =
-                ended.ending() == Fact.Ending.HANDED_OVER && !plan(row, point).mayHandOver();
-        if (shut) {
+        boolean handsOver = fact instanceof Fact.Ended ended && ended.ending() == Fact.Ending.HANDED_OVER;
+        if (handsOver && !before.mayHandOver()) {
             throw RefusedEntryException.because("GATE_SHUT");
         }
     }
 
-    private int store(FittingRow row, EntryDraft draft, Author author, Point point) {
-        List<FieldProblem> problems =
-                FactCheck.problems(draft.fact(), plan(row, point).situation());
+    private Entry store(FittingRow row, EntryDraft draft, Author author, Point point, FittingPlan before) {
+        List<FieldProblem> problems = FactCheck.problems(draft.fact(), before.situation());
         if (!problems.isEmpty()) {
             throw RefusedEntryException.fields(problems);
         }
+        checkCorrection(draft, before);
         OffsetDateTime at = draft.at() != null
                 ? draft.at()
                 : OffsetDateTime.now(viewing.clock().withZone(point.zone())).truncatedTo(ChronoUnit.SECONDS);
         int seq = row.nextSeq();
         int seen = Math.max(0, Math.min(draft.seen(), seq - 1));
         Entry entry = new Entry(draft.id(), seq, seen, at, author, draft.how(), draft.corrects(), draft.fact());
-        checkCorrection(row, entry);
         String document = LayetteJson.strict().writeValueAsString(entry);
         entries.saveAndFlush(new EntryRow(new EntryRow.Key(row.id(), seq), entry.id(), at.toInstant(), document));
-        return seq;
+        return entry;
     }
 
     /** A correction that no replay could place must not get in. */
-    private void checkCorrection(FittingRow row, Entry entry) {
-        if (entry.corrects() == null) {
+    private static void checkCorrection(EntryDraft draft, FittingPlan before) {
+        if (draft.corrects() == null) {
             return;
         }
-        boolean sameKind = entriesOf(row).stream()
-                .anyMatch(each -> each.id().equals(entry.corrects())
-                        && each.fact().getClass().equals(entry.fact().getClass()));
+        boolean sameKind = before.situation().everything().stream()
+                .anyMatch(each -> each.id().equals(draft.corrects())
+                        && each.fact().getClass().equals(draft.fact().getClass()));
         if (!sameKind) {
             throw RefusedEntryException.because("CORRECTS_NOTHING");
         }
     }
 
-    private void project(FittingRow row, Point point) {
-        FittingPlan plan = plan(row, point);
+    private void project(FittingRow row, FittingPlan plan) {
         row.show(
                 new FittingRow.Overview(
                         plan.state(),
@@ -185,16 +188,24 @@ public class Fittings {
     @Transactional(readOnly = true)
     public Planned planned(UUID id, UUID pointId) {
         FittingRow row = fittings.find(id, pointId).orElseThrow(NoSuchFittingException::new);
-        FittingPlan plan = plan(row, viewing.point(pointId));
+        return planned(row, plan(row, viewing.point(pointId), log.of(row)));
+    }
+
+    private static Planned planned(FittingRow row, FittingPlan plan) {
         return new Planned(row.id(), row.family().reference(), row.family().childName(), plan);
     }
 
-    private FittingPlan plan(FittingRow row, Point point) {
+    private FittingPlan planAfter(FittingRow row, Point point, FittingPlan before, Entry entry) {
+        List<Entry> all = new ArrayList<>(before.situation().everything());
+        all.add(entry);
+        return plan(row, point, all);
+    }
+
+    private FittingPlan plan(FittingRow row, Point point, List<Entry> record) {
         FittingRow.Beginning beginning = row.beginning();
         PracticeProfile profile =
                 profiles.version(beginning.pointId(), beginning.profileId(), beginning.profileVersion());
         Practice practice = new Practice(profile, beginning.lawCountry(), point.zone());
-        List<Entry> record = entriesOf(row);
         Sheets sheets = shelf.sheets(beginning.pointId(), sheetIds(beginning.seatSheet(), record));
         FittingRecord fitting =
                 new FittingRecord(List.of(RIDER), List.of(new Unit(UNIT, RIDER, beginning.seatSheet())), record);
@@ -204,17 +215,11 @@ public class Fittings {
     private static List<String> sheetIds(String seat, List<Entry> record) {
         List<String> ids = new ArrayList<>(List.of(seat));
         for (Entry entry : record) {
-            if (entry.fact() instanceof Fact.SheetAdopted adopted) {
+            if (entry.fact() instanceof Fact.SheetAdopted adopted && !ids.contains(adopted.of())) {
                 ids.add(adopted.of());
             }
         }
         return ids;
-    }
-
-    private List<Entry> entriesOf(FittingRow row) {
-        return entries.of(row.id()).stream()
-                .map(each -> LayetteJson.strict().readValue(each.document(), Entry.class))
-                .toList();
     }
 
     /** Fittings that are open or were touched since yesterday, newest first. */

@@ -15,4 +15,9 @@ interface SheetRows extends JpaRepository<SheetRow, SheetRow.Key> {
             select s from SheetRow s where s.key.pointId = :point and s.key.kind = :kind and s.key.id in :ids
             order by s.key.version""")
     List<SheetRow> versions(UUID point, SheetRow.Kind kind, List<String> ids);
+
+    @Query("""
+            select s.key from SheetRow s where s.key.pointId = :point and s.key.kind = :kind and s.key.id in :ids
+            order by s.key.version""")
+    List<SheetRow.Key> versionKeys(UUID point, SheetRow.Kind kind, List<String> ids);
 }

@@ -151,10 +151,12 @@ public class Shelf {
         return List.copyOf(newest.values());
     }
 
+    /** Which versions there are is asked each time, what they say only once: a version never changes. */
     private <T> List<T> read(
             UUID point, SheetRow.Kind kind, List<String> ids, Function<SheetRow, T> reader, Class<T> type) {
-        return rows.versions(point, kind, ids).stream()
-                .map(row -> type.cast(parsed.get(row.key(), key -> reader.apply(row))))
+        return rows.versionKeys(point, kind, ids).stream()
+                .map(key -> type.cast(
+                        parsed.get(key, each -> reader.apply(rows.findById(each).orElseThrow()))))
                 .toList();
     }
 

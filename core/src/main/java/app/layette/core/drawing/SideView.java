@@ -32,7 +32,7 @@ public final class SideView {
     private static final double USUAL_CONTACT = 400;
     private static final double USUAL_SHELL_TOP = 470;
     private static final Point HIPS = new Point(258, 150);
-    private static final Point DIAL = new Point(70, 600);
+    private static final Point DIAL = new Point(36, 600);
 
     private final Situation situation;
     private final Sketch sketch = new Sketch();

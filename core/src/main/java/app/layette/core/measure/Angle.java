@@ -56,9 +56,10 @@ public record Angle(double degrees) implements Comparable<Angle> {
         return Double.compare(degrees, other.degrees);
     }
 
-    /** One decimal and the sign: 37.9°. */
+    /** At most one decimal, and the sign: 37.9°, 40°. */
     @Override
     public String toString() {
-        return String.format(Locale.ROOT, "%.1f°", degrees + 0.0).replace("-0.0°", "0.0°");
+        String text = String.format(Locale.ROOT, "%.1f", degrees).replaceFirst("\\.0$", "");
+        return (text.equals("-0") ? "0" : text) + "°";
     }
 }

@@ -42,7 +42,7 @@ public final class GroundLevel implements Rule {
     private static Finding.Builder judge(Angle pitch) {
         double degrees = pitch.absolute().degrees();
         boolean fine = degrees <= FINE_DEGREES;
-        String reason = fine ? "level" : degrees <= PROVISIONAL_DEGREES ? "provisional" : "refused";
+        String reason = fine ? "levelByAngle" : degrees <= PROVISIONAL_DEGREES ? "provisional" : "refused";
         return Finding.of(REC_3, fine ? Weight.HOLDS : Weight.FIX, reason)
                 .with("pitch", pitch)
                 .changedBy("LEVEL_GROUND");

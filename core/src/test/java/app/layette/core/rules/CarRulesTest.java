@@ -314,7 +314,14 @@ class CarRulesTest {
                         NOT_KNOWN,
                         "indicatorNotKnown"),
                 row("REC-1", "no band for this weight", CarRulesTest::bandFromTwentyPounds, NOT_KNOWN, "noBand"),
-                row("REC-3", "one degree is fine", f -> ground(f, -1), HOLDS, "level", "pitch", Angle.ofDegrees(-1)),
+                row(
+                        "REC-3",
+                        "one degree is fine",
+                        f -> ground(f, -1),
+                        HOLDS,
+                        "levelByAngle",
+                        "pitch",
+                        Angle.ofDegrees(-1)),
                 row("REC-3", "two degrees are provisional and do not pass", f -> ground(f, 2), FIX, "provisional"),
                 row("REC-3", "three degrees are still provisional", f -> ground(f, 3), FIX, "provisional"),
                 row("REC-3", "beyond three there is no reading", f -> ground(f, 3.1), FIX, "refused"));

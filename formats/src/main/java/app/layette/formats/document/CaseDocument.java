@@ -89,7 +89,7 @@ public record CaseDocument(Practice practice, Sheets sheets, FittingRecord recor
         try {
             return LayetteJson.strict().treeToValue(node, Entry.class);
         } catch (JacksonException e) {
-            throw RefusedDocumentException.because(place + Places.of(e), "", e.getOriginalMessage());
+            throw RefusedDocumentException.because(place + Places.of(e), "", Places.why(e));
         }
     }
 }

@@ -7,6 +7,14 @@ import tools.jackson.core.JacksonException;
 final class Places {
     private Places() {}
 
+    /** Why, in the words of the value that refused rather than of the reader around it. */
+    static String why(JacksonException e) {
+        Throwable cause = e.getCause();
+        return cause instanceof IllegalArgumentException && cause.getMessage() != null
+                ? cause.getMessage()
+                : e.getOriginalMessage();
+    }
+
     static String of(JacksonException e) {
         return e.getPath().stream()
                 .map(step -> "/" + (step.getPropertyName() == null ? step.getIndex() : step.getPropertyName()))

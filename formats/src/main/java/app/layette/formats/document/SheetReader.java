@@ -114,7 +114,7 @@ public final class SheetReader {
         try {
             return LayetteJson.lenient().treeToValue(node, type);
         } catch (JacksonException e) {
-            throw RefusedDocumentException.because(Places.of(e), "", e.getOriginalMessage());
+            throw RefusedDocumentException.because(Places.of(e), "", Places.why(e));
         }
     }
 }

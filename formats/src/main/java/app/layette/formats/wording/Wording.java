@@ -48,6 +48,10 @@ public final class Wording {
     }
 
     public String say(String key, Map<String, Argument> arguments) {
+        // Most sentences have no argument: they need no formatter.
+        if (knows(key) && bundle.getString(key).indexOf('{') < 0) {
+            return bundle.getString(key);
+        }
         MessageFormat format = formats.computeIfAbsent(key, this::format);
         Map<String, Object> values = new LinkedHashMap<>();
         arguments.forEach((name, argument) -> values.put(

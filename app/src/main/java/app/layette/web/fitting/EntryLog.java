@@ -1,0 +1,44 @@
+package app.layette.web.fitting;
+
+import app.layette.core.entry.Entry;
+import app.layette.formats.json.LayetteJson;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/**
+ * The entries of fittings, read once. Entries are only ever added, so what was read stays true: the fitting's last place
+ * tells how many there are, and only those behind what is at hand are read, whichever process wrote them.
+ */
+@Component
+class EntryLog {
+    private static final int MOST_FITTINGS = 500;
+
+    private final EntryRows rows;
+    private final Cache<UUID, List<Entry>> read =
+            Caffeine.newBuilder().maximumSize(MOST_FITTINGS).build();
+
+    EntryLog(EntryRows rows) {
+        this.rows = rows;
+    }
+
+    /** All entries up to the fitting's last place. */
+    List<Entry> of(FittingRow fitting) {
+        List<Entry> known = read.get(fitting.id(), id -> List.of());
+        if (known.size() > fitting.lastSeq()) {
+            // Read inside a transaction that was rolled back after all: start over.
+            known = List.of();
+        }
+        if (known.size() < fitting.lastSeq()) {
+            List<Entry> all = new ArrayList<>(known);
+            rows.after(fitting.id(), known.size())
+                    .forEach(row -> all.add(LayetteJson.strict().readValue(row.document(), Entry.class)));
+            known = List.copyOf(all);
+            read.put(fitting.id(), known);
+        }
+        return known;
+    }
+}

@@ -1,0 +1,15 @@
+package app.layette.web.account;
+
+import app.layette.core.entry.Author;
+import java.util.UUID;
+
+/** Signed-in users for tests. */
+public final class TestUsers {
+    public static final UUID POINT = UUID.fromString("00000000-0000-4000-8000-00000000000a");
+
+    private TestUsers() {}
+
+    public static SignedIn signedIn(String name, Author.Role role) {
+        return new SignedIn(new User(POINT, name, name, "{noop}", role));
+    }
+}

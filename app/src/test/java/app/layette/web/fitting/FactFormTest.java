@@ -1,0 +1,82 @@
+package app.layette.web.fitting;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.FieldProblem;
+import app.layette.core.entry.Method;
+import app.layette.core.measure.Length;
+import app.layette.core.vehicle.PositionId;
+import java.util.HashMap;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class FactFormTest {
+    private static Map<String, String> fields(String kind, String... more) {
+        Map<String, String> fields = new HashMap<>(Map.of("kind", kind, "of", "u1"));
+        for (int i = 0; i < more.length; i += 2) {
+            fields.put(more[i], more[i + 1]);
+        }
+        return fields;
+    }
+
+    @Test
+    void readsEachFieldByItsType() {
+        assertThat(FactForm.read(fields("placed", "position", "2-RIGHT", "method", "BASE_FLEXIBLE_ANCHORS")))
+                .isEqualTo(new Fact.Placed("u1", PositionId.parse("2-RIGHT"), Method.BASE_FLEXIBLE_ANCHORS));
+        assertThat(FactForm.read(fields("insertSet", "piece", "body", "in", "true")))
+                .isEqualTo(new Fact.InsertSet("u1", "body", true));
+        Fact child = FactForm.read(fields("childDescribed", "born", "2026-03-01", "gestationDays", "38+2"));
+        assertThat(((Fact.ChildDescribed) child).gestationDays()).isEqualTo(268);
+        Fact length = FactForm.read(fields("lengthMeasured", "what", "BODY", "length", "19 1/2 in"));
+        assertThat(((Fact.LengthMeasured) length).length()).isEqualTo(Length.ofInches(19.5));
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+                    weighed        | mass          | 6          | UNIT_NEEDED
+                    weighed        | mass          | 2,950 g    | AMBIGUOUS_COMMA
+                    weighed        | mass          | 90 lb      | OUT_OF_RANGE
+                    weighed        | mass          | ''         | NEEDED
+                    childDescribed | born          | yesterday  | NOT_A_DATE
+                    childDescribed | gestationDays | nine       | NOT_WEEKS
+                    labelRead      | made          | March      | NOT_A_MONTH
+                    levelRead      | reading       | SIDEWAYS   | NOT_TAKEN
+                    slotsSet       | leftShell     | top        | NOT_TAKEN
+                    groundMeasured | pitch         | steep      | UNREADABLE
+                    groundMeasured | pitch         | 95         | OUT_OF_RANGE
+                    placed         | position      | boot       | NOT_TAKEN
+                    """)
+    void refusesABadFieldByItsNameAndValue(String kind, String field, String typed, String reason) {
+        assertThatThrownBy(() -> FactForm.read(fields(kind, field, typed)))
+                .isInstanceOfSatisfying(
+                        RefusedEntryException.class,
+                        e -> assertThat(e.problems())
+                                .filteredOn(problem -> problem.field().equals(field))
+                                .singleElement()
+                                .satisfies(problem -> {
+                                    assertThat(problem.reason()).isEqualTo(reason);
+                                    assertThat(problem.value()).isEqualTo(typed);
+                                }));
+    }
+
+    @Test
+    void collectsAllProblems() {
+        assertThatThrownBy(() -> FactForm.read(fields("slotsSet", "leftShell", "x", "rightShell", "1")))
+                .isInstanceOfSatisfying(
+                        RefusedEntryException.class,
+                        e -> assertThat(e.problems())
+                                .extracting(FieldProblem::field)
+                                .containsExactly("leftShell", "leftPad", "rightPad"));
+    }
+
+    @Test
+    void anUnknownKindIsRefused() {
+        assertThatThrownBy(() -> FactForm.read(fields("handedOver")))
+                .isInstanceOfSatisfying(
+                        RefusedEntryException.class, e -> assertThat(e.reason()).isEqualTo("UNKNOWN_KIND"));
+    }
+}

@@ -1,0 +1,137 @@
+package app.layette.web.fitting;
+
+import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.not;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrlPattern;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import app.layette.core.entry.Author;
+import app.layette.core.measure.UnitSystem;
+import app.layette.formats.Examples;
+import app.layette.formats.wording.Wording;
+import app.layette.web.account.Security;
+import app.layette.web.account.SignedIn;
+import app.layette.web.account.TestUsers;
+import app.layette.web.account.Users;
+import app.layette.web.account.Viewing;
+import java.util.Locale;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.webmvc.test.autoconfigure.WebMvcTest;
+import org.springframework.context.annotation.Import;
+import org.springframework.test.context.bean.override.mockito.MockitoBean;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+
+@WebMvcTest(FittingController.class)
+@Import(Security.class)
+class FittingControllerTest {
+    private static final UUID ID = UUID.fromString("00000000-0000-4000-8000-000000000001");
+    private static final SignedIn MARIT = TestUsers.signedIn("marit", Author.Role.TECHNICIAN);
+
+    @Autowired
+    private MockMvc mvc;
+
+    @MockitoBean
+    private Fittings fittings;
+
+    @MockitoBean
+    private Viewing viewing;
+
+    @MockitoBean
+    private Users users;
+
+    @BeforeEach
+    void aFittingWithAnOpenHandleQuestion() {
+        when(viewing.wording(any())).thenReturn(new Wording(Locale.ENGLISH, UnitSystem.METRIC));
+        Fittings.Planned planned = new Fittings.Planned(ID, "W-1", "Ada <b>", Examples.plan("handle-not-known"));
+        when(fittings.planned(eq(ID), any())).thenReturn(planned);
+        when(fittings.append(eq(ID), any(), any(), any())).thenReturn(new Fittings.Appended(7, planned));
+    }
+
+    private MockHttpServletRequestBuilder entry(String kind) {
+        return post("/fittings/{id}/entries", ID)
+                .with(user(MARIT))
+                .with(csrf())
+                .param("kind", kind)
+                .param("of", "r1")
+                .param("nav-step", "FITS")
+                .param("nav-ask", "weight");
+    }
+
+    @Test
+    void aPageSaysWhatIsNotKnownAndEscapesNames() throws Exception {
+        mvc.perform(get("/fittings/{id}", ID).with(user(MARIT)))
+                .andExpect(status().isOk())
+                .andExpect(content().string(containsString("Seat manual: handle towards the foot end for driving?")))
+                .andExpect(content().string(containsString("Ada &lt;b&gt;")))
+                .andExpect(content().string(not(containsString("Ada <b>"))))
+                .andExpect(header().string("Content-Security-Policy", containsString("script-src 'self';")));
+    }
+
+    @Test
+    void aRefusedFieldComesBackAsTypedWithWhatIsAllowed() throws Exception {
+        mvc.perform(entry("weighed").param("mass", "2,950 <kg>").header("HX-Request", "true"))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content().string(containsString("value=\"2,950 &lt;kg&gt;\"")))
+                .andExpect(content().string(containsString("allowed 0.4 kg (14 oz) to 30 kg (66 lb 2 oz)")))
+                .andExpect(content().string(not(containsString("<html"))));
+        verify(fittings, never()).append(any(), any(), any(), any());
+    }
+
+    @Test
+    void withoutScriptAnEntryRedirectsToWhatIsNext() throws Exception {
+        mvc.perform(entry("weighed").param("mass", "2950 g"))
+                .andExpect(status().is3xxRedirection())
+                .andExpect(redirectedUrlPattern("/fittings/" + ID + "?step=*&view=side"));
+        verify(fittings).append(eq(ID), any(), any(), eq(MARIT.author()));
+    }
+
+    @Test
+    void withScriptOnlyTheChangedPartsComeBack() throws Exception {
+        mvc.perform(entry("weighed").param("mass", "2950 g").header("HX-Request", "true"))
+                .andExpect(status().isOk())
+                .andExpect(header().string("HX-Push-Url", containsString("step=")))
+                .andExpect(content().string(containsString("hx-swap-oob=\"true\"")))
+                .andExpect(content().string(not(containsString("<html"))));
+    }
+
+    @Test
+    void aShutGateListsWhatBlocksAndJumpsThere() throws Exception {
+        when(fittings.append(any(), any(), any(), any())).thenThrow(RefusedEntryException.because("GATE_SHUT"));
+        mvc.perform(entry("ended").param("ending", "HANDED_OVER"))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content().string(containsString("Not handed over. What still blocks:")))
+                .andExpect(content().string(containsString("step=HANDLE_AND_GAP")));
+    }
+
+    @Test
+    void aManualWithoutItsPageDoesNotCount() throws Exception {
+        mvc.perform(entry("handlePositionRead")
+                        .param("how", "manual")
+                        .param("position", "UP")
+                        .param("says", "ALLOWED"))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content().string(containsString("The Page is needed.")));
+        verify(fittings, never()).append(any(), any(), any(), any());
+    }
+
+    @Test
+    void nobodyGetsInWithoutSigningIn() throws Exception {
+        mvc.perform(get("/fittings/{id}", ID)).andExpect(status().is3xxRedirection());
+        mvc.perform(post("/fittings/{id}/entries", ID).with(user(MARIT))).andExpect(status().isForbidden());
+    }
+}

@@ -1,0 +1,168 @@
+package app.layette.web.fitting;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.layette.core.entry.Act;
+import app.layette.core.entry.Author;
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.How;
+import app.layette.core.evidence.SheetVersion;
+import app.layette.core.fitting.FittingState;
+import app.layette.core.measure.Mass;
+import app.layette.formats.Examples;
+import app.layette.formats.document.RefusedDocumentException;
+import app.layette.web.account.Points;
+import app.layette.web.shelf.Shelf;
+import app.layette.web.support.TestDatabase;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.context.SpringBootTest.WebEnvironment;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+
+/** Entries against the real database: order, once only, and what is refused. */
+@SpringBootTest(webEnvironment = WebEnvironment.MOCK)
+class FittingsDatabaseTest {
+    private static final TestDatabase DATABASE = TestDatabase.create();
+    private static final Author MARIT = new Author("marit", Author.Role.TECHNICIAN);
+    private static final Author PIM = new Author("pim", Author.Role.TRAINEE);
+
+    @DynamicPropertySource
+    static void database(DynamicPropertyRegistry properties) {
+        properties.add("LAYETTE_DB_URL", DATABASE::url);
+        properties.add("LAYETTE_DB_PASSWORD", DATABASE::password);
+        properties.add("layette.mode", () -> "demo");
+    }
+
+    @Autowired
+    private Fittings fittings;
+
+    @Autowired
+    private Shelf shelf;
+
+    @Autowired
+    private Points points;
+
+    @Autowired
+    private JdbcTemplate jdbc;
+
+    private UUID point;
+    private UUID fitting;
+
+    @BeforeEach
+    void beginOne() {
+        point = points.findAll().get(0).id();
+        SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
+        EntryDraft adopted = EntryDraft.now(
+                How.MEASURED, 0, new Fact.SheetAdopted(seat.id(), seat.version(), Fact.Adoption.ADOPTED, null));
+        fitting = fittings.begin(
+                new Fittings.Begin("T-" + UUID.randomUUID().toString().substring(0, 8), "Ada", seat, List.of(adopted)),
+                point,
+                MARIT);
+    }
+
+    private static EntryDraft draft(Fact fact) {
+        return EntryDraft.now(How.MEASURED, 1, fact);
+    }
+
+    private List<Integer> places() {
+        return jdbc.queryForList("select seq from entry where fitting_id = ? order by seq", Integer.class, fitting);
+    }
+
+    @Test
+    void sendingAnEntryTwiceKeepsItOnce() {
+        EntryDraft weight = draft(new Fact.Weighed("r1", Mass.ofPoundsAndOunces(6, 8)));
+        assertThat(fittings.append(fitting, weight, point, MARIT).seq()).isEqualTo(2);
+        assertThat(fittings.append(fitting, weight, point, MARIT).seq()).isEqualTo(2);
+        assertThat(places()).containsExactly(1, 2);
+    }
+
+    @Test
+    void entriesOfManyAtOnceGetPlacesWithoutAGap() throws Exception {
+        ExecutorService hands = Executors.newFixedThreadPool(8);
+        List<Callable<Integer>> work = new ArrayList<>();
+        for (int i = 0; i < 40; i++) {
+            EntryDraft act = draft(new Fact.Acted("u1", Act.PRESSED_OR_ROCKED));
+            work.add(() -> fittings.append(fitting, act, point, MARIT).seq());
+        }
+        List<Integer> given = new ArrayList<>();
+        for (Future<Integer> each : hands.invokeAll(work)) {
+            given.add(each.get());
+        }
+        hands.shutdown();
+        assertThat(given).doesNotHaveDuplicates();
+        assertThat(places()).hasSize(41).isSorted().endsWith(41);
+    }
+
+    @Test
+    void whatIsRefusedLeavesNothingBehind() {
+        assertThatThrownBy(() ->
+                        fittings.append(fitting, draft(new Fact.Weighed("r1", Mass.ofKilograms(99))), point, MARIT))
+                .isInstanceOfSatisfying(
+                        RefusedEntryException.class,
+                        e -> assertThat(e.problems())
+                                .extracting(problem -> problem.field())
+                                .containsExactly("mass"));
+        EntryDraft correction = new EntryDraft(
+                UUID.randomUUID(), 1, null, How.MEASURED, UUID.randomUUID(), new Fact.Acted("u1", Act.CAR_MOVED));
+        assertThatThrownBy(() -> fittings.append(fitting, correction, point, MARIT))
+                .isInstanceOfSatisfying(
+                        RefusedEntryException.class, e -> assertThat(e.reason()).isEqualTo("CORRECTS_NOTHING"));
+        assertThat(places()).containsExactly(1);
+    }
+
+    @Test
+    void theGateStaysShutAndTraineesDoNotSign() {
+        Fact handOver = new Fact.Ended("u1", Fact.Ending.HANDED_OVER, null, null, null);
+        assertThatThrownBy(() -> fittings.append(fitting, draft(handOver), point, MARIT))
+                .hasMessageContaining("GATE_SHUT");
+        Fact left = new Fact.Ended("u1", Fact.Ending.LEFT_WITH_OPEN_FINDINGS, "said", "", "");
+        assertThatThrownBy(() -> fittings.append(fitting, draft(left), point, PIM))
+                .hasMessageContaining("TRAINEE_SIGNS");
+        fittings.append(fitting, draft(left), point, MARIT);
+        assertThat(fittings.planned(fitting, point).plan().state()).isEqualTo(FittingState.LEFT_WITH_OPEN_FINDINGS);
+        assertThatThrownBy(() -> fittings.append(fitting, draft(new Fact.Acted("u1", Act.CAR_MOVED)), point, MARIT))
+                .hasMessageContaining("CLOSED");
+    }
+
+    @Test
+    void anotherFittingPointSeesNothing() {
+        assertThatThrownBy(() -> fittings.planned(fitting, UUID.randomUUID()))
+                .isInstanceOf(NoSuchFittingException.class);
+    }
+
+    @Test
+    void theDemoHasOneReadyAndThreeThatAreNot() {
+        List<String> blocking = jdbc.queryForList(
+                "select f.child_name || ' ' || case when g.blocking = 0 then 'ready' else 'blocked' end"
+                        + " from fitting g join family f on f.id = g.family_id where f.reference like 'W-%' order by 1",
+                String.class);
+        assertThat(blocking).containsExactly("Bramwell blocked", "Linnea blocked", "Osric blocked", "Tamsin ready");
+    }
+
+    @Test
+    void aSheetVersionIsNeverOverwrittenAndATechniciansIsADraft() {
+        String thimble = Examples.text("sheets/wrenfold-thimble.json");
+        Author ilse = new Author("ilse", Author.Role.LEAD);
+        assertThat(shelf.takeIn(point, thimble, ilse)).hasToString("wrenfold-thimble 3");
+        assertThatThrownBy(() -> shelf.takeIn(point, thimble.replace("\"30 lb\"", "\"35 lb\""), ilse))
+                .isInstanceOf(RefusedDocumentException.class)
+                .hasMessageContaining("higher");
+        shelf.takeIn(point, thimble.replace("\"wrenfold-thimble\"", "\"walk-in-seat\""), MARIT);
+        assertThat(shelf.seats(point))
+                .filteredOn(sheet -> sheet.id().equals("walk-in-seat"))
+                .singleElement()
+                .satisfies(sheet -> assertThat(sheet.confirmed()).isFalse());
+    }
+}

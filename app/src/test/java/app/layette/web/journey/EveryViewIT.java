@@ -1,0 +1,112 @@
+package app.layette.web.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.layette.web.support.Desk;
+import app.layette.web.support.RunningApp;
+import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Every main view: readable by machines that read aloud, on each size of screen, in light and dark. */
+class EveryViewIT {
+    private static RunningApp app;
+
+    @BeforeAll
+    static void start() {
+        app = new RunningApp();
+    }
+
+    @AfterAll
+    static void stop() {
+        app.close();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1280, 800, LIGHT", "820, 1180, LIGHT", "390, 844, LIGHT", "1280, 800, DARK", "390, 844, DARK"})
+    void isAccessibleAndFitsItsScreen(int width, int height, ColorScheme scheme) {
+        try (Desk desk = new Desk(app.address(), width, height, scheme)) {
+            desk.open("/sign-in").isAccessible("sign-in");
+            desk.signIn("marit");
+            look(desk, "today");
+            for (String path : new String[] {"/fittings/new", "/shelf", "/cars"}) {
+                look(desk.open(path), path);
+            }
+            for (String child : new String[] {"Tamsin", "Linnea", "Bramwell", "Osric"}) {
+                desk.open("/").page().click("text=" + child);
+                look(desk, child);
+                desk.page().click(".views a:has-text('Harness')");
+                desk.page().waitForSelector("svg.view-harness");
+                look(desk, child + ", harness");
+                desk.page().click("#findings summary >> nth=-1");
+                look(desk, child + ", findings open");
+                desk.page().click("#findings summary >> nth=-1");
+            }
+            desk.page().click("text=The family’s page");
+            look(desk, "handout");
+            assertThat(desk.page().textContent("main")).contains("Draft, not handed over");
+            desk.isQuiet();
+        }
+    }
+
+    private static void look(Desk desk, String what) {
+        desk.page().waitForLoadState();
+        desk.isAccessible(what);
+        desk.fitsItsWidth(what);
+    }
+
+    @Test
+    void aWrongPasswordSaysSoAndTellsNothing() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.open("/sign-in").page().fill("#username", "marit");
+            desk.page().fill("#password", "wrong");
+            desk.page().click(".sign-in .go");
+            assertThat(desk.page().textContent(".refused")).contains("not right");
+        }
+    }
+
+    @Test
+    void unitsSwitchAndStay() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("tove").page().click("text=Tamsin");
+            assertThat(desk.page().textContent("#head")).contains("6 lb 8 oz");
+            desk.page().click(".tools button:has-text('lb, in')");
+            desk.page().waitForLoadState();
+            assertThat(desk.page().textContent("#head")).contains("2.95 kg");
+        }
+    }
+
+    @Test
+    void aDamagedSheetIsRefusedByNameAndAGoodOneIsTaken() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("ansel").open("/shelf");
+            desk.page().setInputFiles("[name=sheet]", Path.of("..", "examples", "cases", "ready.json"));
+            desk.page().click(".take-in .go");
+            assertThat(desk.page().textContent(".refused")).contains("ready.json was not brought in", "allowed");
+            desk.page().setInputFiles("[name=sheet]", Path.of("..", "examples", "sheets", "pallander-dray.json"));
+            desk.page().click(".take-in .go");
+            assertThat(desk.page().textContent(".refused")).contains("higher");
+        }
+    }
+
+    @Test
+    void somebodyElsesAddressIsNotFoundInPlainWords() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").open("/fittings/00000000-0000-4000-8000-000000000000");
+            assertThat(desk.page().textContent("h1")).contains("There is nothing here");
+        }
+    }
+
+    @Test
+    void aTraineeEntersButDoesNotSign() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("pim").page().click("text=Tamsin");
+            desk.send("Hand over");
+            assertThat(desk.page().textContent("#now .refused")).contains("A trainee enters; a technician signs.");
+        }
+    }
+}

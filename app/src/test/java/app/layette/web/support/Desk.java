@@ -1,0 +1,164 @@
+package app.layette.web.support;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+
+/** A person at a screen: signs in, taps what is shown, and keeps an eye on what the browser complains about. */
+public final class Desk implements AutoCloseable {
+    public static final String PASSWORD = "thread-and-thimble";
+    private static final List<String> FLAGS = List.of(
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync");
+
+    private final Playwright playwright =
+            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private final Browser browser = playwright
+            .chromium()
+            .launch(new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(FLAGS));
+    private final List<String> complaints = new ArrayList<>();
+    private final String address;
+    private Page page;
+
+    public Desk(String address, int width, int height) {
+        this(address, width, height, ColorScheme.LIGHT);
+    }
+
+    public Desk(String address, int width, int height, ColorScheme scheme) {
+        this.address = address;
+        BrowserContext context = browser.newContext(
+                new Browser.NewContextOptions().setViewportSize(width, height).setColorScheme(scheme));
+        this.page = context.newPage();
+        page.setDefaultTimeout(15_000);
+        page.onConsoleMessage(message -> {
+            // A refused entry answers 422, which the browser reports as a failed load: that is no fault of the page.
+            boolean refusal = message.text().contains("422");
+            if (message.type().equals("error") && !refusal) {
+                complaints.add(message.text());
+            }
+        });
+        page.onPageError(complaints::add);
+        page.onRequest(request -> {
+            if (!request.url().startsWith(address) && !request.url().startsWith("data:")) {
+                complaints.add("request to " + request.url());
+            }
+        });
+    }
+
+    public Page page() {
+        return page;
+    }
+
+    public Desk open(String path) {
+        page.navigate(address + path);
+        return this;
+    }
+
+    public Desk signIn(String name) {
+        open("/sign-in");
+        page.fill("#username", name);
+        page.fill("#password", PASSWORD);
+        page.click(".sign-in .go");
+        page.waitForURL(Pattern.compile(".*/(\\?continue)?$"));
+        return this;
+    }
+
+    /** Taps the answer with these words in the open question, and waits until what follows is shown. */
+    public Desk tap(String answer) {
+        Locator button = page.locator(".ask.active .choice, .ask.active .go")
+                .filter(new Locator.FilterOptions().setHasText(answer))
+                .first();
+        return sending(button::click);
+    }
+
+    /** Fills a field of the open question. */
+    public Desk fill(String field, String value) {
+        page.locator(".ask.active [name=" + field + "]").first().fill(value);
+        return this;
+    }
+
+    public Desk send(String button) {
+        return tap(button);
+    }
+
+    private Desk sending(Runnable act) {
+        page.waitForResponse(response -> response.url().endsWith("/entries"), act);
+        page.waitForFunction("() => !document.querySelector('.htmx-request, .htmx-settling, .htmx-swapping')");
+        return this;
+    }
+
+    public String title() {
+        return page.textContent("#now-title");
+    }
+
+    public String state() {
+        return page.textContent("#head .ready b");
+    }
+
+    /** Goes to a step of the run. */
+    public Desk step(String name) {
+        page.locator("#run .step a")
+                .filter(new Locator.FilterOptions().setHasText(name))
+                .first()
+                .click();
+        page.waitForLoadState();
+        return this;
+    }
+
+    /** The page keeps WCAG 2.2 AA as far as a machine can tell. */
+    public void isAccessible(String what) {
+        List<Rule> violations = new AxeBuilder(page)
+                .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
+                .analyze()
+                .getViolations();
+        assertThat(violations)
+                .as(
+                        "%s: %s",
+                        what,
+                        violations.stream()
+                                .map(rule -> rule.getId() + " "
+                                        + rule.getNodes().stream()
+                                                .map(Object::toString)
+                                                .limit(3)
+                                                .toList())
+                                .toList())
+                .isEmpty();
+    }
+
+    /** Nothing hangs over the edge of the screen. */
+    public void fitsItsWidth(String what) {
+        Object overhang = page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth");
+        assertThat(((Number) overhang).intValue()).as("%s hangs over", what).isLessThanOrEqualTo(0);
+    }
+
+    /** The browser had nothing to complain about, and nothing was asked of anybody else. */
+    public void isQuiet() {
+        assertThat(complaints).isEmpty();
+    }
+
+    @Override
+    public void close() {
+        browser.close();
+        playwright.close();
+    }
+}

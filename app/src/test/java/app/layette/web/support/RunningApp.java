@@ -1,0 +1,104 @@
+package app.layette.web.support;
+
+import java.io.File;
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+
+/** The packaged application as a process of its own, with the demo data in a new database; can be killed and restarted. */
+public final class RunningApp implements AutoCloseable {
+    private static final Duration LONGEST_START = Duration.ofSeconds(120);
+
+    private final TestDatabase database = TestDatabase.create();
+    private final int port = freePort();
+    private Process process;
+
+    public RunningApp() {
+        start();
+    }
+
+    public String address() {
+        return "http://127.0.0.1:" + port;
+    }
+
+    /** Starts it and waits until it says that it is ready. */
+    public void start() {
+        ProcessBuilder builder = new ProcessBuilder(List.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-Xmx512m",
+                "-jar",
+                Path.of("target", "layette.jar").toString()));
+        builder.environment().put("LAYETTE_MODE", "demo");
+        builder.environment().put("LAYETTE_PORT", String.valueOf(port));
+        builder.environment().put("LAYETTE_DB_URL", database.url());
+        builder.environment().put("LAYETTE_DB_PASSWORD", database.password());
+        builder.redirectErrorStream(true);
+        builder.redirectOutput(ProcessBuilder.Redirect.appendTo(new File("target/running-app.log")));
+        try {
+            process = builder.start();
+        } catch (IOException e) {
+            throw new IllegalStateException("The application cannot be started", e);
+        }
+        waitUntilReady();
+    }
+
+    private void waitUntilReady() {
+        Instant end = Instant.now().plus(LONGEST_START);
+        HttpClient client = HttpClient.newHttpClient();
+        HttpRequest health = HttpRequest.newBuilder(URI.create(address() + "/actuator/health"))
+                .timeout(Duration.ofSeconds(2))
+                .build();
+        while (Instant.now().isBefore(end) && process.isAlive()) {
+            try {
+                if (client.send(health, BodyHandlers.ofString()).statusCode() == 200) {
+                    return;
+                }
+            } catch (IOException e) {
+                // Not listening yet: ask again.
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                break;
+            }
+            pause();
+        }
+        throw new IllegalStateException("The application did not become ready; see app/target/running-app.log");
+    }
+
+    private static void pause() {
+        try {
+            Thread.sleep(200);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    /** As a power cut would end it. */
+    public void kill() {
+        process.destroyForcibly();
+        try {
+            process.waitFor();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    @Override
+    public void close() {
+        kill();
+    }
+
+    private static int freePort() {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        } catch (IOException e) {
+            throw new IllegalStateException("There is no free port", e);
+        }
+    }
+}

@@ -1,0 +1,86 @@
+package app.layette.core.drawing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.layette.core.entry.Fact;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.fixture.FittingBuilder;
+import app.layette.core.fixture.SeatSheetBuilder;
+import app.layette.core.seat.Recline;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class ViewsTest {
+    private static List<String> labels(Drawing drawing) {
+        return drawing.shapes().stream()
+                .filter(Shape.Label.class::isInstance)
+                .map(shape -> ((Shape.Label) shape).key())
+                .toList();
+    }
+
+    @Test
+    void slotsAndShoulderAreDrawnAtTheirMeasuredHeights() {
+        Drawing drawing = HarnessView.of(FittingBuilder.ready().plan().situation());
+        List<Double> slotHeights = drawing.shapes().stream()
+                .filter(shape -> shape.ink() == Ink.SLOT && shape instanceof Shape.Outline)
+                .map(shape -> ((Shape.Outline) shape).points().get(0).y() + 5)
+                .distinct()
+                .toList();
+        assertThat(slotHeights).containsExactly(236.0, 276.0);
+        Shape.Disc shoulder = drawing.shapes().stream()
+                .filter(shape -> shape instanceof Shape.Disc && shape.ink() == Ink.HANDS)
+                .map(Shape.Disc.class::cast)
+                .findFirst()
+                .orElseThrow();
+        assertThat(shoulder.centre().y()).isEqualTo(210);
+    }
+
+    @Test
+    void whatIsNotKnownIsDrawnAsNotKnown() {
+        FittingBuilder fitting = FittingBuilder.ready();
+        fitting.car.slope = Evidence.notLooked();
+        fitting.seat.slots = Evidence.notLooked();
+        fitting.without(fact -> fact instanceof Fact.HandleSet);
+        assertThat(labels(SideView.of(fitting.plan().situation())))
+                .contains("drawing.side.slopeUnknown", "drawing.side.handleUnknown", "drawing.side.reclineUnknown")
+                .doesNotContain("drawing.side.slope", "drawing.side.recline");
+        assertThat(labels(HarnessView.of(fitting.plan().situation()))).contains("drawing.harness.slotsUnknown");
+    }
+
+    @Test
+    void nothingCrossesTheVehicleSeatBack() {
+        for (double lift : new double[] {0, 30, 60}) {
+            FittingBuilder fitting = FittingBuilder.ready();
+            fitting.seat.device = SeatSheetBuilder.stated(new Recline.Device(
+                    Recline.DeviceKind.FOOT, List.of(new Recline.Step("3", SeatSheetBuilder.mm(lift), null))));
+            Drawing drawing = SideView.of(fitting.plan().situation());
+            double lean = Math.tan(Math.toRadians(22));
+            assertThat(drawing.shapes().stream()
+                            .filter(shape -> shape.ink() == Ink.SHELL && shape instanceof Shape.Outline)
+                            .flatMap(shape -> ((Shape.Outline) shape).points().stream()))
+                    .allSatisfy(point -> assertThat(-point.x()).isGreaterThanOrEqualTo(-point.y() * lean - 1));
+        }
+    }
+
+    @Test
+    void theNeedleStandsAtTheComputedAngle() {
+        FittingBuilder fitting = FittingBuilder.ready();
+        double expected = fitting.plan()
+                .recline()
+                .orElseThrow()
+                .setting("3")
+                .orElseThrow()
+                .recline()
+                .degrees();
+        Shape.Outline needle = SideView.of(fitting.plan().situation()).shapes().stream()
+                .filter(shape -> shape.ink() == Ink.COMPUTED && shape instanceof Shape.Outline)
+                .map(Shape.Outline.class::cast)
+                .findFirst()
+                .orElseThrow();
+        Point from = needle.points().get(0);
+        Point to = needle.points().get(1);
+        double drawn = Math.toDegrees(Math.atan2(from.x() - to.x(), to.y() - from.y()));
+        assertThat(drawn).isCloseTo(expected, within(0.01));
+    }
+}

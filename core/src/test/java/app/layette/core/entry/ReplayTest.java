@@ -1,0 +1,104 @@
+package app.layette.core.entry;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.layette.core.fixture.FittingBuilder;
+import app.layette.core.measure.Mass;
+import app.layette.core.seat.HandlePosition;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+
+class ReplayTest {
+    @Test
+    void aMeasuredValueIsNotReplacedByHearsayAndIsByANewerMeasure() {
+        FittingBuilder fitting = FittingBuilder.ready();
+        fitting.add(How.TOLD, new Fact.Weighed("r1", Mass.ofKilograms(4)));
+        assertThat(fitting.plan().situation().weight().orElseThrow().value()).isEqualTo(Mass.ofKilograms(2.95));
+        fitting.add(new Fact.Weighed("r1", Mass.ofKilograms(3.1)));
+        assertThat(fitting.plan().situation().weight().orElseThrow().value()).isEqualTo(Mass.ofKilograms(3.1));
+    }
+
+    @Test
+    void anEstimateReplacesNothing() {
+        FittingBuilder fitting = FittingBuilder.ready();
+        fitting.add(new How(How.Kind.ESTIMATED, ""), new Fact.Weighed("r1", Mass.ofKilograms(5)));
+        assertThat(fitting.plan().situation().weight().orElseThrow().value()).isEqualTo(Mass.ofKilograms(2.95));
+    }
+
+    @Test
+    void settingTheSameAgainIsALookAndNoChange() {
+        FittingBuilder fitting = FittingBuilder.ready().add(new Fact.HandleSet("u1", HandlePosition.UP));
+        assertThat(fitting.plan().gate().isOpen()).isTrue();
+        assertThat(fitting.add(new Fact.HandleSet("u1", HandlePosition.TOWARDS_HEAD_END))
+                        .plan()
+                        .gate()
+                        .isOpen())
+                .isFalse();
+    }
+
+    @Test
+    void aCorrectionOfNothingOrOfAnotherKindIsRefused() {
+        FittingBuilder fitting = FittingBuilder.ready();
+        Entry last = fitting.entries().get(fitting.entries().size() - 1);
+        for (UUID corrected : List.of(UUID.randomUUID(), last.id())) {
+            FittingBuilder spoiled = FittingBuilder.ready();
+            spoiled.entries()
+                    .add(new Entry(
+                            UUID.randomUUID(),
+                            spoiled.lastSeq() + 1,
+                            0,
+                            last.at(),
+                            last.by(),
+                            How.MEASURED,
+                            corrected,
+                            new Fact.Weighed("r1", Mass.ofKilograms(3))));
+            assertThatThrownBy(spoiled::plan).isInstanceOf(UnusableEntriesException.class);
+        }
+    }
+
+    @Test
+    void twoEntriesInOnePlaceAreRefused() {
+        FittingBuilder fitting = FittingBuilder.ready();
+        fitting.entries().add(fitting.entries().get(3));
+        assertThatThrownBy(fitting::plan)
+                .isInstanceOf(UnusableEntriesException.class)
+                .hasMessageContaining("place 4");
+    }
+
+    @Test
+    void nobodyHasSeenTheFuture() {
+        Entry entry = FittingBuilder.ready().entries().get(0);
+        assertThatThrownBy(() ->
+                        new Entry(UUID.randomUUID(), 5, 5, entry.at(), entry.by(), How.MEASURED, null, entry.fact()))
+                .hasMessageContaining("allowed 0 to 4");
+    }
+
+    @Test
+    void factsAreCheckedFieldByField() {
+        Situation situation = FittingBuilder.ready().plan().situation();
+        assertThat(FactCheck.problems(new Fact.Weighed("r1", Mass.ofKilograms(45)), situation))
+                .singleElement()
+                .satisfies(problem -> {
+                    assertThat(problem.field()).isEqualTo("mass");
+                    assertThat(problem.value()).isEqualTo("45 kg");
+                    assertThat(problem.highest()).startsWith("30 kg");
+                });
+        assertThat(FactCheck.problems(new Fact.SlotsSet("u1", 1, 4, 0, 3, null), situation))
+                .extracting(FieldProblem::field)
+                .containsExactly("rightShell", "leftPad");
+        assertThat(FactCheck.problems(
+                        new Fact.ChildDescribed("r1", FittingBuilder.TODAY.plusDays(1), 100, null, Mass.ofKilograms(9)),
+                        situation))
+                .extracting(FieldProblem::field)
+                .containsExactly("born", "gestationDays", "birthWeight");
+        assertThat(FactCheck.problems(new Fact.Answered("u1", Question.SNUG, "ROUGHLY"), situation))
+                .extracting(FieldProblem::reason)
+                .containsExactly("NOT_AMONG");
+        assertThat(FactCheck.problems(
+                        new Fact.Taught("u1", TeachItem.CLIP, Fact.TeachOutcome.DECLINED, " "), situation))
+                .extracting(FieldProblem::field)
+                .containsExactly("reason");
+    }
+}

@@ -1,0 +1,283 @@
+package app.layette.core.gate;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.layette.core.entry.Act;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.How;
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.fitting.FittingPlan;
+import app.layette.core.fitting.FittingPlanner;
+import app.layette.core.fitting.FittingState;
+import app.layette.core.fixture.FittingBuilder;
+import app.layette.core.gate.ConclusionState.State;
+import app.layette.core.measure.Length;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import app.layette.core.seat.Indicator.Reading;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.EnumSource.Mode;
+
+class GateTest {
+    @Test
+    void opensWhenEverythingRequiredIsPresentPassedAndFresh() {
+        FittingPlan plan = FittingBuilder.ready().plan();
+        assertThat(plan.gate().blocking()).isEmpty();
+        assertThat(plan.mayHandOver()).isTrue();
+        assertThat(plan.run().current()).map(step -> step.key().name()).contains("HAND_OVER");
+    }
+
+    @ParameterizedTest
+    @EnumSource(
+            value = Act.class,
+            mode = Mode.EXCLUDE,
+            names = {"PREPARED"})
+    void anActReopensExactlyWhatItSpoils(Act act) {
+        Gate gate = FittingBuilder.ready().acted(act).plan().gate();
+        Set<Conclusion> looked = EnumSet.copyOf(Spoils.by(act.change().orElseThrow()));
+        // Without a leg or windows to look at there is nothing to spoil.
+        looked.remove(Conclusion.FLOOR_AND_LEG);
+        Set<Conclusion> stale = gate.conclusions().stream()
+                .filter(each -> each.state() == State.STALE)
+                .map(ConclusionState::conclusion)
+                .collect(Collectors.toSet());
+        assertThat(stale).isEqualTo(looked);
+        assertThat(gate.isOpen()).isFalse();
+    }
+
+    @ParameterizedTest
+    @EnumSource(
+            value = Question.class,
+            mode = Mode.EXCLUDE,
+            names = {"BASE_SET_UP", "LEG", "HEAD_ROOM"})
+    void eachAnswerIsMissed(Question question) {
+        FittingPlan plan = FittingBuilder.ready().without(question).plan();
+        assertThat(plan.mayHandOver()).as("without %s", question).isFalse();
+        assertThat(plan.gate().blocking()).allMatch(each -> each.state() == State.OPEN);
+    }
+
+    @Test
+    void everyKindOfFactIsMissed() {
+        List<Class<?>> needed = List.of(
+                Fact.ChildDescribed.class,
+                Fact.Weighed.class,
+                Fact.LengthMeasured.class,
+                Fact.LabelRead.class,
+                Fact.InsertSet.class,
+                Fact.SlotsSet.class,
+                Fact.CrotchSet.class,
+                Fact.HandleSet.class,
+                Fact.Placed.class,
+                Fact.LevelRead.class,
+                Fact.Taught.class,
+                Fact.Ordered.class,
+                Fact.SheetAdopted.class);
+        for (Class<?> kind : needed) {
+            assertThat(FittingBuilder.ready().without(kind::isInstance).plan().mayHandOver())
+                    .as("without %s", kind.getSimpleName())
+                    .isFalse();
+        }
+    }
+
+    @Test
+    void aRuleThatThrowsClosesTheGate() {
+        for (Conclusion conclusion : Conclusion.values()) {
+            List<Rule> rules = allRules();
+            rules.removeIf(rule -> rule.conclusion() == conclusion);
+            rules.add(new Broken(conclusion));
+            assertThat(planWith(rules).gate().state(conclusion).orElseThrow().state())
+                    .isEqualTo(State.BROKEN);
+            assertThat(planWith(rules).mayHandOver()).isFalse();
+        }
+    }
+
+    @Test
+    void aMissingRuleClosesTheGate() {
+        for (Conclusion conclusion : Conclusion.values()) {
+            List<Rule> rules = allRules();
+            rules.removeIf(rule -> rule.conclusion() == conclusion);
+            assertThat(planWith(rules).mayHandOver())
+                    .as("without %s", conclusion)
+                    .isFalse();
+        }
+    }
+
+    @Test
+    void aGateThatRequiresNothingCannotBeMade() {
+        assertThatThrownBy(() -> new Gate(List.of())).isInstanceOf(IllegalArgumentException.class);
+        for (Method method : Method.values()) {
+            assertThat(Required.by(method)).isNotEmpty();
+        }
+    }
+
+    @Test
+    void forgettingNeverMakesAnythingPass() {
+        Random random = new Random(7);
+        List<String> answers = List.of("OVERHANGS", "WHOLE");
+        for (int i = 0; i < 400; i++) {
+            long seed = random.nextLong();
+            boolean overhangs = answers.get(random.nextInt(2)).equals("OVERHANGS");
+            Map<Conclusion, State> before = states(fitting(seed, overhangs, false));
+            Map<Conclusion, State> after = states(fitting(seed, overhangs, true));
+            after.forEach((conclusion, state) -> {
+                if (before.get(conclusion) != State.PASSED) {
+                    assertThat(state).as("%s, seed %s", conclusion, seed).isNotEqualTo(State.PASSED);
+                }
+            });
+        }
+    }
+
+    /** A fitting with some random settings, the same for the same seed, and on demand with some sheet values forgotten. */
+    private static FittingBuilder fitting(long seed, boolean overhangs, boolean forget) {
+        Random random = new Random(seed);
+        FittingBuilder fitting = FittingBuilder.ready();
+        fitting.height(Fact.Dimension.SHOULDER, 170 + random.nextInt(120));
+        fitting.answer(Question.SITS_WHOLE, overhangs ? "OVERHANGS" : "WHOLE");
+        fitting.answer(Question.GAP, List.of("FLAT_HAND", "LESS", "TOUCHES").get(random.nextInt(3)));
+        fitting.answer(Question.SUPPORT, List.of("NONE", "ROLLS_BESIDE").get(random.nextInt(2)));
+        fitting.answer(Question.CRASH, List.of("NONE", "MINOR").get(random.nextInt(2)));
+        if (random.nextBoolean()) {
+            fitting.add(new Fact.LengthMeasured(
+                    "r1",
+                    Fact.Dimension.SHOULDER,
+                    Length.ofMillimetres(180 + random.nextInt(90)),
+                    Fact.InsertState.BARE));
+        }
+        if (forget) {
+            fitting.seat.forgetSome(random);
+            fitting.car.forgetSome(random);
+        }
+        return fitting;
+    }
+
+    private static Map<Conclusion, State> states(FittingBuilder fitting) {
+        Map<Conclusion, State> states = new EnumMap<>(Conclusion.class);
+        fitting.plan().gate().conclusions().forEach(each -> states.put(each.conclusion(), each.state()));
+        return states;
+    }
+
+    @Test
+    void aLevelReadBeforeAColleagueTightenedDoesNotCountAfterwards() {
+        FittingBuilder fitting = FittingBuilder.ready();
+        int seenOffline = fitting.lastSeq();
+        fitting.acted(Act.TIGHTENED);
+        fitting.answer(Question.MOVEMENT, "UNDER_AN_INCH").answer(Question.WINDOWS, "ALL_LOCKED");
+        fitting.add(
+                How.MEASURED,
+                FittingBuilder.TECHNICIAN,
+                seenOffline,
+                new Fact.LevelRead("u1", Fact.Stage.CHILD, Reading.INSIDE));
+        assertThat(fitting.state(Conclusion.LEVEL).state()).isEqualTo(State.STALE);
+        assertThat(fitting.level(Reading.INSIDE).state(Conclusion.LEVEL).state())
+                .isEqualTo(State.PASSED);
+    }
+
+    @Test
+    void aCorrectionKeepsThePlaceOfWhatItCorrects() {
+        FittingBuilder fitting =
+                FittingBuilder.ready().level(Reading.PART_UPRIGHT).acted(Act.TIGHTENED);
+        fitting.correct(new Fact.LevelRead("u1", Fact.Stage.CHILD, Reading.INSIDE));
+        assertThat(fitting.state(Conclusion.LEVEL).state()).isEqualTo(State.STALE);
+    }
+
+    @Test
+    void aTraineesWorkWaitsForATechnician() {
+        FittingBuilder fitting = FittingBuilder.ready();
+        fitting.add(
+                How.MEASURED,
+                FittingBuilder.TRAINEE,
+                fitting.lastSeq(),
+                new Fact.Answered("u1", Question.SNUG, "SNUG"));
+        assertThat(fitting.state(Conclusion.SIGNED_FOR).state()).isEqualTo(State.OPEN);
+        fitting.add(How.MEASURED, FittingBuilder.TRAINEE, fitting.lastSeq(), new Fact.Countersigned("u1"));
+        assertThat(fitting.state(Conclusion.SIGNED_FOR).state()).isEqualTo(State.OPEN);
+        fitting.add(new Fact.Countersigned("u1"));
+        assertThat(fitting.plan().mayHandOver()).isTrue();
+    }
+
+    @Test
+    void estimatesAnswerNothing() {
+        FittingBuilder fitting = FittingBuilder.ready().without(Question.SNUG);
+        for (How.Kind kind : List.of(How.Kind.ESTIMATED, How.Kind.SIMULATED)) {
+            fitting.add(new How(kind, ""), new Fact.Answered("u1", Question.SNUG, "SNUG"));
+            assertThat(fitting.state(Conclusion.SNUG_TEST).state()).isEqualTo(State.OPEN);
+        }
+    }
+
+    @Test
+    void aRecallLookUpGoesStaleWithTheDays() {
+        FittingBuilder fitting = FittingBuilder.ready();
+        fitting.today = FittingBuilder.TODAY.plusDays(30);
+        assertThat(fitting.state(Conclusion.RECALL).state()).isEqualTo(State.PASSED);
+        fitting.today = FittingBuilder.TODAY.plusDays(31);
+        assertThat(fitting.state(Conclusion.RECALL).state()).isEqualTo(State.NOT_KNOWN);
+        assertThat(fitting.state(Conclusion.RECALL).findings().get(0).reason()).isEqualTo("lookUpTooOld");
+    }
+
+    @Test
+    void handedOverCountsOnlyIfTheGateWasOpen() {
+        Fact handOver = new Fact.Ended("u1", Fact.Ending.HANDED_OVER, null, null, null);
+        assertThat(FittingBuilder.ready().add(handOver).plan().state()).isEqualTo(FittingState.HANDED_OVER);
+        assertThat(FittingBuilder.ready()
+                        .acted(Act.TIGHTENED)
+                        .add(handOver)
+                        .plan()
+                        .state())
+                .isEqualTo(FittingState.OPEN);
+        FittingBuilder byTrainee = FittingBuilder.ready();
+        byTrainee.add(How.MEASURED, FittingBuilder.TRAINEE, byTrainee.lastSeq(), handOver);
+        assertThat(byTrainee.plan().state()).isEqualTo(FittingState.OPEN);
+        FittingBuilder yearsLater = FittingBuilder.ready().add(handOver);
+        yearsLater.today = FittingBuilder.TODAY.plusYears(9);
+        assertThat(yearsLater.plan().state()).isEqualTo(FittingState.HANDED_OVER);
+    }
+
+    @Test
+    void leavingAllTheSameIsNeverShownAsHandedOver() {
+        Fact left = new Fact.Ended("u1", Fact.Ending.LEFT_WITH_OPEN_FINDINGS, "said", "offered", "told");
+        assertThat(FittingBuilder.ready().acted(Act.TIGHTENED).add(left).plan().state())
+                .isEqualTo(FittingState.LEFT_WITH_OPEN_FINDINGS);
+    }
+
+    @Test
+    void everyChangeSpoilsSomething() {
+        for (Change change : Change.values()) {
+            assertThat(Spoils.by(change)).as("%s", change).isNotEmpty();
+        }
+    }
+
+    private static List<Rule> allRules() {
+        return new ArrayList<>(Arrays.stream(Conclusion.values())
+                .map(each -> RuleBook.shipped().ruleFor(each).orElseThrow())
+                .toList());
+    }
+
+    private static FittingPlan planWith(List<Rule> rules) {
+        FittingBuilder ready = FittingBuilder.ready();
+        return new FittingPlanner(new RuleBook(rules))
+                .plan(ready.practice(), ready.sheets(), ready.record(), ready.today);
+    }
+
+    private record Broken(Conclusion conclusion) implements Rule {
+        @Override
+        public Verdict judge(Situation situation) {
+            throw new IllegalStateException("broken on purpose");
+        }
+    }
+}

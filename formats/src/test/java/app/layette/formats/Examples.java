@@ -1,0 +1,48 @@
+package app.layette.formats;
+
+import app.layette.core.fitting.FittingPlan;
+import app.layette.core.fitting.FittingPlanner;
+import app.layette.formats.document.CaseDocument;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** The example documents of the project, as tests use them. */
+public final class Examples {
+    private static final Path ROOT = Path.of("..", "examples");
+
+    private Examples() {}
+
+    public static List<Path> files(String folder) {
+        try (Stream<Path> files = Files.list(ROOT.resolve(folder))) {
+            return files.sorted().toList();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    public static String text(String name) {
+        return text(ROOT.resolve(name));
+    }
+
+    public static String text(Path file) {
+        try {
+            return Files.readString(file);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    public static CaseDocument read(String name) {
+        Path file = ROOT.resolve("cases").resolve(name + ".json");
+        return CaseDocument.read(text(file), sibling -> text(file.resolveSibling(sibling)));
+    }
+
+    public static FittingPlan plan(String name) {
+        CaseDocument document = read(name);
+        return new FittingPlanner().plan(document.practice(), document.sheets(), document.record(), document.date());
+    }
+}

@@ -1,0 +1,136 @@
+package app.layette.formats.wording;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.layette.core.entry.Act;
+import app.layette.core.entry.Answers;
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.TeachItem;
+import app.layette.core.finding.Argument;
+import app.layette.core.finding.Weight;
+import app.layette.core.fitting.FittingState;
+import app.layette.core.gate.ConclusionState;
+import app.layette.core.measure.Length;
+import app.layette.core.measure.Mass;
+import app.layette.core.measure.UnitSystem;
+import app.layette.core.practice.PracticeProfile.SnugTest;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.run.Phase;
+import app.layette.core.run.Step;
+import app.layette.core.run.StepKey;
+import app.layette.core.seat.HandlePosition;
+import app.layette.core.seat.Indicator;
+import app.layette.formats.Examples;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+class WordingTest {
+    private static final Pattern OWN_FINDING =
+            Pattern.compile("Finding\\.of\\(\\s*([A-Z]+_\\d+),([^;]*?)\\)\\s*[.;:)\\n]");
+    private static final Pattern REASON = Pattern.compile("\"([a-z][A-Za-z]+)\"");
+
+    private final Wording words = new Wording(Locale.ENGLISH, UnitSystem.METRIC);
+
+    @Test
+    void everythingThatCanBeSaidHasItsWords() {
+        List<String> keys = new ArrayList<>();
+        all(keys, "conclusion", Conclusion.values());
+        all(keys, "step", StepKey.values());
+        all(keys, "phase", Phase.values());
+        all(keys, "weight", Weight.values());
+        all(keys, "state", FittingState.values());
+        all(keys, "stepState", Step.State.values());
+        all(keys, "gateState", ConclusionState.State.values());
+        all(keys, "act", Act.values());
+        all(keys, "teach", TeachItem.values());
+        all(keys, "handle", HandlePosition.values());
+        all(keys, "order", Fact.OrderKind.values());
+        all(keys, "screening", Fact.ScreeningResult.values());
+        all(keys, "part", Fact.Part.values());
+        all(keys, "stage", Fact.Stage.values());
+        all(keys, "snug", SnugTest.values());
+        all(keys, "question", Question.values());
+        for (StepKey step : StepKey.values()) {
+            keys.add("step." + step + ".do");
+        }
+        for (Question question : Question.values()) {
+            keys.add("change." + question);
+            keys.add("open." + question);
+            Answers.to(question).forEach(answer -> keys.add("answer." + question + "." + answer));
+        }
+        for (Indicator.Kind kind : Indicator.Kind.values()) {
+            all(keys, "reading." + kind, Indicator.Reading.values());
+        }
+        assertThat(keys).filteredOn(key -> !words.knows(key)).isEmpty();
+    }
+
+    /** Every reason written in the rules' sources has a sentence; a sentence without a rule would be dead. */
+    @Test
+    void everyFindingOfTheRulesHasItsSentence() throws IOException {
+        List<String> missing = new ArrayList<>();
+        int found = 0;
+        for (Path source : coreSources()) {
+            Matcher finding = OWN_FINDING.matcher(Files.readString(source));
+            while (finding.find()) {
+                Matcher reason = REASON.matcher(finding.group(2));
+                while (reason.find()) {
+                    found++;
+                    String key = "finding." + finding.group(1).replace('_', '-') + "." + reason.group(1);
+                    if (!words.knows(key)) {
+                        missing.add(key + " in " + source.getFileName());
+                    }
+                }
+            }
+        }
+        assertThat(found).isGreaterThan(80);
+        assertThat(missing).isEmpty();
+    }
+
+    private static List<Path> coreSources() throws IOException {
+        try (Stream<Path> files = Files.walk(Path.of("..", "core", "src", "main", "java"))) {
+            return files.filter(file -> file.toString().endsWith(".java")).toList();
+        }
+    }
+
+    private static void all(List<String> keys, String prefix, Enum<?>... constants) {
+        for (Enum<?> constant : constants) {
+            keys.add(prefix + "." + constant.name());
+        }
+    }
+
+    @Test
+    void everyFindingOfTheExamplesIsSaidWithoutAGap() {
+        for (Path file : Examples.files("cases")) {
+            String name = file.getFileName().toString().replace(".json", "");
+            assertThat(Examples.plan(name).findings())
+                    .allSatisfy(finding -> assertThat(words.say(finding)).doesNotContain("{", "?finding"));
+        }
+    }
+
+    @Test
+    void quantitiesComeInTheReadersUnits() {
+        Wording customary = new Wording(Locale.ENGLISH, UnitSystem.CUSTOMARY);
+        assertThat(words.say(Argument.of(Mass.ofKilograms(2.95)))).isEqualTo("2.95 kg");
+        assertThat(customary.say(Argument.of(Mass.ofKilograms(2.95)))).isEqualTo("6 lb 8 oz");
+        assertThat(customary.both(Length.ofCentimetres(49.5))).isEqualTo("19.5 in (49.5 cm)");
+        assertThat(words.say(
+                        "head.counts",
+                        Map.of("unknown", Argument.of(1), "wrong", Argument.of(0), "todo", Argument.of(3))))
+                .isEqualTo("1 answer unknown, 3 checks to do");
+    }
+
+    @Test
+    void aKeyWithoutWordsIsSeen() {
+        assertThat(words.say("nothing.of.the.kind")).isEqualTo("?nothing.of.the.kind?");
+    }
+}
