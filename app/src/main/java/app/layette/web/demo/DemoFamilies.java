@@ -116,7 +116,7 @@ class DemoFamilies {
         family.add(How.MEASURED, height(Fact.Dimension.SHOULDER, 232));
         answer(family, Question.HEAD_ROOM, "AT_LEAST_50");
         threaded(family, 1, 1, "only loop");
-        car(family, "hestrel-quill", 1, "2-RIGHT");
+        car(family, "corvane-estate", 2, "2-LEFT");
         base(family, "");
         childIn(family);
         family.add(How.MEASURED, new Fact.HandleSet(UNIT, HandlePosition.TOWARDS_FOOT_END));

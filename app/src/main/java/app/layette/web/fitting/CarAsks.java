@@ -38,13 +38,15 @@ final class CarAsks extends AskForms {
         List<Form> forms = new ArrayList<>();
         Optional<PositionId> chosen =
                 situation.placed().map(placed -> placed.value().position());
-        car.ifPresent(sheet -> forms.add(new Form(
-                hidden("placed", Fittings.UNIT, "method", Method.BASE_FLEXIBLE_ANCHORS.name()),
-                sheet.positions().stream()
-                        .map(position -> place(position, chosen))
-                        .toList(),
-                List.of(),
-                "")));
+        for (Method method : Method.values()) {
+            car.ifPresent(sheet -> forms.add(new Form(
+                    hidden("placed", Fittings.UNIT, "method", method.name()),
+                    sheet.positions().stream()
+                            .map(position -> place(position, method))
+                            .toList(),
+                    List.of(),
+                    "")));
+        }
         boolean hasSheet =
                 car.isPresent() && situation.newest(Fact.QuickCarSeen.class).isEmpty();
         if (!hasSheet) {
@@ -55,19 +57,26 @@ final class CarAsks extends AskForms {
         return new AskView(id(ask), words.say("ask.PLACE"), help, ask.answered(), current, forms);
     }
 
-    private Button place(SeatingPosition position, Optional<PositionId> chosen) {
-        String anchors = words.say(
-                "anchors." + position.anchors().value().map(Enum::name).orElse("NOT_KNOWN"));
+    private Button place(SeatingPosition position, Method method) {
+        String holds = method.isByBelt()
+                ? "retractor."
+                        + position.belt().retractor().value().map(Enum::name).orElse("NOT_KNOWN")
+                : "anchors." + position.anchors().value().map(Enum::name).orElse("NOT_KNOWN");
         String airbag =
                 position.airbag().value().filter(each -> each == Airbag.ACTIVE).isPresent()
                         ? ", " + words.say("airbag.ACTIVE")
                         : "";
-        return new Button(
-                "position",
-                position.id().toString(),
-                words.say("place." + position.id()) + ": " + anchors + airbag,
-                "",
-                chosen.filter(position.id()::equals).isPresent());
+        String label = words.say(
+                method.isByBelt() ? "place.withBelt" : "place.withAnchors",
+                Map.of(
+                        "place", new Argument.OfKey("place." + position.id()),
+                        "what", new Argument.OfKey(holds)));
+        boolean chosen = situation
+                .placed()
+                .map(placed -> placed.value().position().equals(position.id())
+                        && placed.value().method() == method)
+                .orElse(false);
+        return new Button("position", position.id().toString(), label + airbag, "", chosen);
     }
 
     private Form quickCar() {

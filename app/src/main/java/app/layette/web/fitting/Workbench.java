@@ -250,12 +250,18 @@ public record Workbench(
                     plan.run().steps().size(),
                     words.say("phase." + key.phase()),
                     words.say("step." + key),
-                    words.say("step." + key + ".do"),
+                    words.say(whatToDo(key)),
                     words.knows("stance." + key) ? words.say("stance." + key) : "",
                     asks,
                     active,
                     lines(key),
                     focus.problems());
+        }
+
+        /** Some steps are done otherwise by another method. */
+        private String whatToDo(StepKey key) {
+            String ofMethod = "step." + key + ".do." + plan.method();
+            return words.knows(ofMethod) ? ofMethod : "step." + key + ".do";
         }
 
         private AskView ask(Ask ask) {

@@ -29,7 +29,13 @@ public enum Question {
     SNUG(RuleCode.HAR_7),
     CLIP(RuleCode.HAR_8),
     SUPPORT(RuleCode.HAR_10),
-    CAUTIONS(RuleCode.OUT_1);
+    CAUTIONS(RuleCode.OUT_1),
+    RETRACTOR(RuleCode.SEC_1),
+    LATCH_PLATE(RuleCode.SEC_1),
+    BUCKLE(RuleCode.CAB_7),
+    BELT_ROUTE(RuleCode.SEC_3),
+    LOCK_OFF(RuleCode.SEC_2),
+    LOCK_PROOF(RuleCode.SEC_1);
 
     private final RuleCode rule;
 

@@ -22,6 +22,7 @@ final class QuickCar {
                 asSeen(car.anchors(), source),
                 null,
                 null,
+                null,
                 asSeen(car.floor(), source),
                 null);
         return new VehicleSheet(

@@ -20,6 +20,7 @@ import app.layette.core.recline.LevelWithChild;
 import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
+import app.layette.core.secure.BeltRules;
 import app.layette.core.secure.HandleForDriving;
 import app.layette.core.secure.InchTest;
 import app.layette.core.secure.SecuringAnswers;
@@ -92,6 +93,7 @@ public final class RuleBook {
                         PlaceRules.rules().stream(),
                         SetUpRules.rules().stream(),
                         SecuringAnswers.rules().stream(),
+                        BeltRules.rules().stream(),
                         HarnessAnswers.rules().stream())
                 .flatMap(each -> each)
                 .toList();

@@ -29,7 +29,8 @@ final class PageAsks {
             "rollsNotKnown", PermissionKey.ROLLS_BESIDE_CHILD,
             "storageNotKnown", PermissionKey.LEG_OVER_STORAGE,
             "frontRowNotKnown", PermissionKey.FRONT_ROW,
-            "unusualNotKnown", PermissionKey.UNUSUAL_VEHICLE_SEAT);
+            "unusualNotKnown", PermissionKey.UNUSUAL_VEHICLE_SEAT,
+            "inflatableNotKnown", PermissionKey.INFLATABLE_BELT);
 
     private PageAsks() {}
 

@@ -6,6 +6,7 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Dimension;
 import app.layette.core.entry.Fact.Part;
 import app.layette.core.entry.Fact.Stage;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.TeachItem;
@@ -20,7 +21,10 @@ import app.layette.core.seat.Harness;
 import app.layette.core.seat.InsertPiece;
 import app.layette.core.seat.LegUse;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.secure.BeltRules;
+import app.layette.core.secure.LockTable;
 import app.layette.core.suit.ScreeningDone;
+import app.layette.core.vehicle.Belt;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -67,6 +71,7 @@ final class StepAsks {
             case PREPARE -> List.of(act(Act.PREPARED));
             case DEVICE -> device();
             case HOOK -> questions(Question.ANCHORS_HOOKED);
+            case ROUTE_BELT -> routeBelt();
             case TIGHTEN -> tighten();
             case INCH -> List.of(new Ask(Kind.MOVEMENT, "", isLooked(Conclusion.INCH_TEST)));
             case LEG_AND_WINDOWS -> legAndWindows();
@@ -139,12 +144,52 @@ final class StepAsks {
                 : List.of();
     }
 
+    private List<Ask> routeBelt() {
+        List<Ask> asks = new ArrayList<>();
+        boolean lockOff = BeltRules.lock(situation)
+                .map(lock -> lock == LockTable.Lock.LOCK_OFF)
+                .orElse(false);
+        boolean sheetSays = situation
+                .position()
+                .map(position -> position.belt().retractor().value().isPresent())
+                .orElse(false);
+        if (!sheetSays && !lockOff) {
+            asks.add(question(Question.RETRACTOR, Conclusion.BELT_LOCKS));
+        }
+        boolean plateDecides = BeltRules.retractor(situation)
+                        .filter(each -> each == Belt.Retractor.EMERGENCY_ONLY)
+                        .isPresent()
+                && !lockOff;
+        boolean plateOnSheet = situation
+                .position()
+                .map(position -> position.belt().latchPlate().value().isPresent())
+                .orElse(false);
+        if (plateDecides && !plateOnSheet) {
+            asks.add(question(Question.LATCH_PLATE, Conclusion.BELT_LOCKS));
+        }
+        asks.add(question(Question.BELT_ROUTE, Conclusion.BELT_PATH));
+        asks.add(question(Question.BUCKLE, Conclusion.BUCKLE));
+        return asks;
+    }
+
     private List<Ask> tighten() {
-        return List.of(
-                act(Act.TIGHTENED),
-                question(Question.STRAP, Conclusion.STRAP),
-                question(Question.SITS_WHOLE, Conclusion.SITS_WHOLE),
-                question(Question.SYSTEMS, Conclusion.ONE_SYSTEM));
+        List<Ask> asks = new ArrayList<>(List.of(act(Act.TIGHTENED)));
+        if (situation.method().map(Method::isByBelt).orElse(false)) {
+            boolean lockOff = situation
+                    .seat()
+                    .flatMap(seat -> seat.lockOffs().value())
+                    .map(list -> !list.isEmpty())
+                    .orElse(false);
+            if (lockOff) {
+                asks.add(question(Question.LOCK_OFF, Conclusion.LOCK_OFF));
+            }
+            asks.add(question(Question.LOCK_PROOF, Conclusion.LOCK_PROOF));
+        } else {
+            asks.add(question(Question.STRAP, Conclusion.STRAP));
+        }
+        asks.add(question(Question.SITS_WHOLE, Conclusion.SITS_WHOLE));
+        asks.add(question(Question.SYSTEMS, Conclusion.ONE_SYSTEM));
+        return asks;
     }
 
     private List<Ask> legAndWindows() {

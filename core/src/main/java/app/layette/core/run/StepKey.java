@@ -5,6 +5,9 @@ import static app.layette.core.rule.Conclusion.ANCHORS_CLICKED;
 import static app.layette.core.rule.Conclusion.ANCHOR_LIMIT;
 import static app.layette.core.rule.Conclusion.APPROVAL;
 import static app.layette.core.rule.Conclusion.BASE_FITS_CARRIER;
+import static app.layette.core.rule.Conclusion.BELT_LOCKS;
+import static app.layette.core.rule.Conclusion.BELT_PATH;
+import static app.layette.core.rule.Conclusion.BUCKLE;
 import static app.layette.core.rule.Conclusion.CAUTIONS;
 import static app.layette.core.rule.Conclusion.CLICK_AND_LIFT;
 import static app.layette.core.rule.Conclusion.CLIP;
@@ -18,10 +21,13 @@ import static app.layette.core.rule.Conclusion.HANDLE;
 import static app.layette.core.rule.Conclusion.HEAD_ROOM;
 import static app.layette.core.rule.Conclusion.HISTORY;
 import static app.layette.core.rule.Conclusion.INCH_TEST;
+import static app.layette.core.rule.Conclusion.INFLATABLE_BELT;
 import static app.layette.core.rule.Conclusion.INSERT;
 import static app.layette.core.rule.Conclusion.LENGTH;
 import static app.layette.core.rule.Conclusion.LEVEL;
 import static app.layette.core.rule.Conclusion.LEVEL_GROUND;
+import static app.layette.core.rule.Conclusion.LOCK_OFF;
+import static app.layette.core.rule.Conclusion.LOCK_PROOF;
 import static app.layette.core.rule.Conclusion.MANUALS;
 import static app.layette.core.rule.Conclusion.ONE_SYSTEM;
 import static app.layette.core.rule.Conclusion.ORDERS;
@@ -63,7 +69,8 @@ public enum StepKey {
     PREPARE(Phase.CAR),
     DEVICE(Phase.BASE),
     HOOK(Phase.BASE, ANCHORS_CLICKED),
-    TIGHTEN(Phase.BASE, STRAP, SITS_WHOLE, ONE_SYSTEM),
+    ROUTE_BELT(Phase.BASE, BELT_LOCKS, INFLATABLE_BELT, BELT_PATH, BUCKLE),
+    TIGHTEN(Phase.BASE, STRAP, LOCK_OFF, LOCK_PROOF, SITS_WHOLE, ONE_SYSTEM),
     INCH(Phase.BASE, INCH_TEST),
     LEG_AND_WINDOWS(Phase.BASE, FLOOR_AND_LEG, WINDOWS),
     HARNESS(Phase.CHILD, CLOTHING, SNUG_TEST, CLIP, SUPPORT),

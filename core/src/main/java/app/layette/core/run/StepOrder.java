@@ -22,16 +22,17 @@ public final class StepOrder {
     public static StepOrder of(Method method, ChildOrder childOrder) {
         StepOrder order = new StepOrder();
         switch (method) {
-            case BASE_FLEXIBLE_ANCHORS -> order.baseWithFlexibleAnchors(childOrder);
+            case BASE_FLEXIBLE_ANCHORS -> order.base(StepKey.HOOK, childOrder);
+            case BASE_BELT -> order.base(StepKey.ROUTE_BELT, childOrder);
         }
         return order;
     }
 
-    private void baseWithFlexibleAnchors(ChildOrder childOrder) {
+    private void base(StepKey connect, ChildOrder childOrder) {
         chain(StepKey.CHILD, StepKey.FITS, StepKey.INSERT_STEP, StepKey.SHOULDER, StepKey.THREAD, StepKey.HARNESS);
         chain(StepKey.LABEL, StepKey.HISTORY_STEP, StepKey.PARTS_STEP, StepKey.FITS);
-        chain(StepKey.THREAD, StepKey.PLACE, StepKey.GROUND, StepKey.PREPARE, StepKey.DEVICE, StepKey.HOOK);
-        chain(StepKey.HOOK, StepKey.TIGHTEN, StepKey.INCH, StepKey.LEG_AND_WINDOWS, StepKey.CARRIER_ON);
+        chain(StepKey.THREAD, StepKey.PLACE, StepKey.GROUND, StepKey.PREPARE, StepKey.DEVICE, connect);
+        chain(connect, StepKey.TIGHTEN, StepKey.INCH, StepKey.LEG_AND_WINDOWS, StepKey.CARRIER_ON);
         chain(StepKey.CARRIER_ON, StepKey.LEVEL_CHILD, StepKey.HANDLE_AND_GAP, StepKey.TEACH, StepKey.HAND_OVER);
         chain(StepKey.HARNESS, StepKey.LEVEL_CHILD);
         if (childOrder == ChildOrder.CHILD_ON_TABLE_FIRST) {

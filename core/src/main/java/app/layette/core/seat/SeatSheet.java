@@ -35,6 +35,7 @@ import java.util.Map;
  * @param windows the indicators that must show locked (SEC-7), stated complete
  * @param handle positions of the handle for driving (SEC-9)
  * @param gap room asked to the front seat (CAB-10)
+ * @param lockOffs the clamps that lock a belt, stated complete (SEC-2)
  * @param permissions what the seat manual says on each permission
  */
 public record SeatSheet(
@@ -58,6 +59,7 @@ public record SeatSheet(
         Evidence<List<String>> windows,
         Evidence<List<HandlePosition>> handle,
         Evidence<Length> gap,
+        Evidence<List<LockOff>> lockOffs,
         Map<PermissionKey, Evidence<Said>> permissions) {
 
     public SeatSheet {
@@ -77,6 +79,7 @@ public record SeatSheet(
         windows = orNotLooked(windows);
         handle = orNotLooked(handle);
         gap = orNotLooked(gap);
+        lockOffs = orNotLooked(lockOffs);
         permissions = permissions == null ? Map.of() : Map.copyOf(permissions);
     }
 
@@ -95,6 +98,6 @@ public record SeatSheet(
         }
         return new SeatSheet(
                 sheet, status, kind, identity, null, null, null, null, null, null, null, null, null, null, null, null,
-                null, null, null, null, null);
+                null, null, null, null, null, null);
     }
 }

@@ -14,6 +14,7 @@ import java.util.List;
  * @param facing how the vehicle seat is built and stands (CAB-2)
  * @param airbag state of the front airbag in front of it (CAB-1)
  * @param anchors whether it has its own pair of lower anchors (CAB-4)
+ * @param belt what its belt is (SEC-1, CAB-6)
  * @param cushionSlope γ, positive when the cushion drops towards the bight, with the car on level ground
  * @param backAngle β, how far the vehicle seat back leans back from the vertical
  * @param floor what a load leg would stand on (CAB-8)
@@ -24,6 +25,7 @@ public record SeatingPosition(
         Evidence<Facing> facing,
         Evidence<Airbag> airbag,
         Evidence<OwnAnchors> anchors,
+        Belt belt,
         Evidence<Angle> cushionSlope,
         Evidence<Angle> backAngle,
         Evidence<Floor> floor,
@@ -33,6 +35,7 @@ public record SeatingPosition(
         facing = orNotLooked(facing);
         airbag = orNotLooked(airbag);
         anchors = orNotLooked(anchors);
+        belt = belt == null ? Belt.NOT_LOOKED : belt;
         cushionSlope = orNotLooked(cushionSlope);
         backAngle = orNotLooked(backAngle);
         floor = orNotLooked(floor);
@@ -41,7 +44,7 @@ public record SeatingPosition(
 
     /** A position of which nothing is known but that it is there. */
     public static SeatingPosition bare(PositionId id) {
-        return new SeatingPosition(id, null, null, null, null, null, null, null);
+        return new SeatingPosition(id, null, null, null, null, null, null, null, null);
     }
 
     /** How a vehicle seat faces. */

@@ -31,6 +31,7 @@ import app.layette.core.seat.Indicator;
 import app.layette.core.seat.Indicator.Reading;
 import app.layette.core.seat.LegUse;
 import app.layette.core.seat.WeightBand;
+import app.layette.core.vehicle.Belt;
 import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.SeatingPosition.Airbag;
 import app.layette.core.vehicle.SeatingPosition.Facing;
@@ -394,8 +395,159 @@ class CarRulesTest {
                         "notKnown"));
     }
 
+    static Stream<RuleCase> belt() {
+        return Stream.of(
+                row(
+                        "CAB-5",
+                        "anchors although the belt was chosen",
+                        f -> {
+                            byBelt(f);
+                            f.answer(Question.SYSTEMS, "ANCHORS_ALONE");
+                        },
+                        FIX,
+                        "otherMethod"),
+                row("CAB-5", "the belt alone, as chosen", CarRulesTest::byBelt, HOLDS, "beltAlone"),
+                row(
+                        "CAB-6",
+                        "an inflatable belt, nobody looked at the manuals",
+                        f -> {
+                            byBelt(f);
+                            f.car.inflatable = stated(true);
+                        },
+                        NOT_KNOWN,
+                        "inflatableNotKnown"),
+                row(
+                        "CAB-6",
+                        "an inflatable belt that both allow",
+                        f -> {
+                            byBelt(f);
+                            f.car.inflatable = stated(true);
+                            f.seat.says(PermissionKey.INFLATABLE_BELT, ALLOWED);
+                            f.car.says(PermissionKey.INFLATABLE_BELT, ALLOWED);
+                        },
+                        HOLDS,
+                        "inflatableAllowed"),
+                row(
+                        "CAB-6",
+                        "nobody looked at the belt",
+                        f -> {
+                            byBelt(f);
+                            f.car.inflatable = Evidence.notLooked();
+                        },
+                        NOT_KNOWN,
+                        "inflatableBeltNotLooked"),
+                row(
+                        "CAB-7",
+                        "another place's buckle",
+                        f -> {
+                            byBelt(f);
+                            f.answer(Question.BUCKLE, "ANOTHER");
+                        },
+                        FIX,
+                        "another"),
+                row(
+                        "SEC-1",
+                        "a lock-off locks any belt",
+                        CarRulesTest::byBelt,
+                        HOLDS,
+                        "locks",
+                        "lock",
+                        new Argument.OfKey("lock.LOCK_OFF")),
+                row(
+                        "SEC-1",
+                        "no lock-off, a switchable retractor",
+                        f -> {
+                            byBelt(f);
+                            f.seat.lockOffs = stated(List.of());
+                        },
+                        HOLDS,
+                        "locks",
+                        "lock",
+                        new Argument.OfKey("lock.SWITCHED_RETRACTOR")),
+                row(
+                        "SEC-1",
+                        "no lock-off, emergency locking and a sliding plate",
+                        f -> {
+                            byBelt(f);
+                            f.seat.lockOffs = stated(List.of());
+                            f.car.retractor = stated(Belt.Retractor.EMERGENCY_ONLY);
+                        },
+                        STOP,
+                        "nothingLocks"),
+                row(
+                        "SEC-1",
+                        "found by the two-part test",
+                        f -> {
+                            byBelt(f);
+                            f.seat.lockOffs = stated(List.of());
+                            f.car.retractor = Evidence.notLooked();
+                            f.answer(Question.RETRACTOR, "AUTOMATIC");
+                        },
+                        HOLDS,
+                        "locks",
+                        "lock",
+                        new Argument.OfKey("lock.AUTOMATIC_RETRACTOR")),
+                row(
+                        "SEC-1",
+                        "tested, and still not sure",
+                        f -> {
+                            byBelt(f);
+                            f.seat.lockOffs = stated(List.of());
+                            f.car.retractor = Evidence.notLooked();
+                            f.answer(Question.RETRACTOR, "UNSURE");
+                        },
+                        NOT_KNOWN,
+                        "beltNotKnown"),
+                row(
+                        "SEC-1",
+                        "nobody knows about lock-offs",
+                        f -> {
+                            byBelt(f);
+                            f.seat.lockOffs = Evidence.notLooked();
+                        },
+                        NOT_KNOWN,
+                        "lockOffsNotKnown"),
+                row(
+                        "SEC-1",
+                        "the belt ran out when pulled",
+                        f -> {
+                            byBelt(f);
+                            f.answer(Question.LOCK_PROOF, "SLIPPED");
+                        },
+                        FIX,
+                        "slipped"),
+                row(
+                        "SEC-2",
+                        "the lock-off left open",
+                        f -> {
+                            byBelt(f);
+                            f.answer(Question.LOCK_OFF, "OPEN");
+                        },
+                        FIX,
+                        "open"),
+                row(
+                        "SEC-2",
+                        "a base without one",
+                        f -> {
+                            byBelt(f);
+                            f.seat.lockOffs = stated(List.of());
+                            f.without(Question.LOCK_OFF);
+                        },
+                        HOLDS,
+                        "noLockOff"),
+                row(
+                        "SEC-3",
+                        "through the carrier's guides",
+                        f -> {
+                            byBelt(f);
+                            f.answer(Question.BELT_ROUTE, "WRONG_PATH");
+                        },
+                        FIX,
+                        "wrongPath"));
+    }
+
     static Stream<RuleCase> cases() {
-        return Stream.of(places(), recline(), securing()).flatMap(each -> each);
+        return Stream.of(places(), recline(), securing(), belt()).flatMap(each -> each);
     }
 
     @ParameterizedTest(name = "{0}")
@@ -409,13 +561,25 @@ class CarRulesTest {
         PositionId front = new PositionId(1, Side.RIGHT);
         fitting.car.place = front;
         fitting.car.airbag = stated(Airbag.OFF_CONFIRMED);
-        fitting.add(new Fact.Placed("u1", front, Method.BASE_FLEXIBLE_ANCHORS));
+        secured(fitting, front, Method.BASE_FLEXIBLE_ANCHORS);
+    }
+
+    private static void secured(FittingBuilder fitting, PositionId place, Method method) {
+        fitting.add(new Fact.Placed("u1", place, method));
         fitting.answer(Question.GROUND, "LEVEL").answer(Question.ANCHORS_HOOKED, "BOTH_CLICKED");
         fitting.answer(Question.STRAP, "STRAIGHT_AND_STOWED").answer(Question.SITS_WHOLE, "WHOLE");
         fitting.answer(Question.SYSTEMS, "ANCHORS_ALONE").answer(Question.MOVEMENT, "UNDER_AN_INCH");
         fitting.answer(Question.WINDOWS, "ALL_LOCKED").answer(Question.CLICK, "CLICKED_AND_LIFTED");
         fitting.level(Reading.INSIDE);
         handle(fitting, HandlePosition.UP);
+    }
+
+    /** The same place by the belt; everything of securing is looked at again. */
+    private static void byBelt(FittingBuilder fitting) {
+        secured(fitting, fitting.car.place, Method.BASE_BELT);
+        fitting.answer(Question.SYSTEMS, "BELT_ALONE").answer(Question.BUCKLE, "ITS_OWN");
+        fitting.answer(Question.BELT_ROUTE, "STRAIGHT_IN_PATH").answer(Question.LOCK_OFF, "CLOSED");
+        fitting.answer(Question.LOCK_PROOF, "HELD");
     }
 
     private static void handle(FittingBuilder fitting, HandlePosition position) {
