@@ -14,7 +14,7 @@
   };
 
   const choose = (number) => {
-    const buttons = document.querySelectorAll(".ask.active .choice");
+    const buttons = document.querySelectorAll(".ask[open] .choice");
     const button = buttons[number - 1];
     if (button) {
       button.click();

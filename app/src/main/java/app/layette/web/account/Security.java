@@ -20,7 +20,15 @@ public class Security {
     @Bean
     public SecurityFilterChain filters(HttpSecurity http) throws Exception {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(
-                                "/sign-in", "/css/**", "/js/**", "/fonts/**", "/webjars/**", "/favicon.svg", "/error")
+                                "/sign-in",
+                                "/css/**",
+                                "/js/**",
+                                "/fonts/**",
+                                "/webjars/**",
+                                "/favicon.svg",
+                                "/manifest.webmanifest",
+                                "/sw.js",
+                                "/error")
                         .permitAll()
                         .requestMatchers("/actuator/health/**")
                         .permitAll()

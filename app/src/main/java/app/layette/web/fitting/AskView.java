@@ -66,5 +66,10 @@ public record AskView(String key, String title, String help, boolean answered, S
             String value,
             String hint,
             Map<String, String> options,
-            Optional<String> problem) {}
+            Optional<String> problem) {
+        /** Whether it is said in the other unit system while it is typed. */
+        public boolean echoed() {
+            return name.equals("mass") || name.equals("length") || name.equals("birthWeight");
+        }
+    }
 }

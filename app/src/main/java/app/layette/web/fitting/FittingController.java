@@ -13,6 +13,8 @@ import app.layette.web.fitting.AskForms.Typed;
 import app.layette.web.fitting.Workbench.Focus;
 import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.DateTimeException;
+import java.time.OffsetDateTime;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -26,7 +28,10 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.util.HtmlUtils;
 
 /** The workbench, and the one way in for entries. */
 @Controller
@@ -34,6 +39,9 @@ import org.springframework.web.servlet.ModelAndView;
 class FittingController {
     private static final String PAGE = "fitting/workbench";
     private static final String CHANGED = "fitting/workbench :: changed";
+
+    private static final int LONGEST_WAIT_DAYS = 7;
+    private static final int CLOCK_MINUTES = 5;
 
     private final Fittings fittings;
     private final Viewing viewing;
@@ -54,6 +62,27 @@ class FittingController {
         return page(user, id, focus, PAGE);
     }
 
+    /** What colleagues changed since a place; nothing when nobody did. */
+    @GetMapping("/changes")
+    ModelAndView changes(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "") String step,
+            @RequestParam(defaultValue = "side") String view,
+            WebRequest request) {
+        if (request.checkNotModified(String.valueOf(fittings.lastSeq(id, user.pointId())))) {
+            return null;
+        }
+        return page(user, id, new Focus(stepKey(step), "", view, Typed.NOTHING, List.of()), CHANGED);
+    }
+
+    /** Says a number in the other unit system as it is typed, or what is wrong with it. */
+    @GetMapping("/echo")
+    @ResponseBody
+    String echo(@AuthenticationPrincipal SignedIn user, @RequestParam Map<String, String> fields) {
+        return HtmlUtils.htmlEscape(Echo.of(fields, viewing.wording(user)));
+    }
+
     /** Takes an entry from a form, and answers with what it changed. */
     @PostMapping("/entries")
     ModelAndView append(
@@ -64,20 +93,21 @@ class FittingController {
             HttpServletResponse response) {
         Optional<StepKey> step = stepKey(fields.getOrDefault("nav-step", ""));
         String view = fields.getOrDefault("nav-view", "side");
-        Fittings.Planned after;
+        Fittings.Appended appended;
         try {
-            after = fittings.append(id, draft(fields), user.pointId(), user.author())
-                    .after();
+            appended = fittings.append(id, draft(fields), user.pointId(), user.author());
         } catch (RefusedEntryException e) {
             return refused(user, id, fields, step, view, htmx, e);
         }
+        Fittings.Planned after = appended.after();
         Optional<StepKey> next = next(after.plan().run(), step);
         String target = target(id, next, view);
         if (!htmx.isHtmxRequest()) {
             return new ModelAndView("redirect:" + target);
         }
         response.setHeader("HX-Push-Url", target);
-        return page(user, after, new Focus(next, "", view, Typed.NOTHING, List.of()), CHANGED);
+        Focus focus = new Focus(next, "", view, Typed.NOTHING, List.of()).after(appended.changed());
+        return page(user, after, focus, CHANGED);
     }
 
     private ModelAndView refused(
@@ -124,14 +154,38 @@ class FittingController {
         return page;
     }
 
-    private static EntryDraft draft(Map<String, String> fields) {
+    private EntryDraft draft(Map<String, String> fields) {
         Fact fact = FactForm.read(fields);
         UUID entryId = uuid(fields.get("id")).orElseGet(UUID::randomUUID);
         int seen = fields.getOrDefault("seen", "0").matches("\\d{1,9}")
                 ? Integer.parseInt(fields.getOrDefault("seen", "0"))
                 : 0;
         return new EntryDraft(
-                entryId, seen, null, how(fields), uuid(fields.get("corrects")).orElse(null), fact);
+                entryId,
+                seen,
+                madeAt(fields),
+                how(fields),
+                uuid(fields.get("corrects")).orElse(null),
+                fact);
+    }
+
+    /** When it was made, for entries that waited in the browser; never in the future, and no older than a week. */
+    private OffsetDateTime madeAt(Map<String, String> fields) {
+        String text = fields.getOrDefault("at", "").strip();
+        if (text.isEmpty()) {
+            return null;
+        }
+        OffsetDateTime now = OffsetDateTime.now(viewing.clock());
+        try {
+            OffsetDateTime at = OffsetDateTime.parse(text);
+            if (at.isBefore(now.minusDays(LONGEST_WAIT_DAYS)) || at.isAfter(now.plusMinutes(CLOCK_MINUTES))) {
+                throw RefusedEntryException.fields(
+                        List.of(FieldProblem.outside("at", text, now.minusDays(LONGEST_WAIT_DAYS), now)));
+            }
+            return at;
+        } catch (DateTimeException e) {
+            throw RefusedEntryException.fields(List.of(new FieldProblem("at", text, "NOT_A_DATE", "", "")));
+        }
     }
 
     private static How how(Map<String, String> fields) {

@@ -12,6 +12,7 @@ import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingPlanner;
 import app.layette.core.fitting.FittingState;
+import app.layette.core.fitting.PlanDifference;
 import app.layette.core.practice.Practice;
 import app.layette.core.practice.PracticeProfile;
 import app.layette.formats.json.LayetteJson;
@@ -41,8 +42,8 @@ public class Fittings {
     /** A fitting with everything that follows from its entries today. */
     public record Planned(UUID id, String reference, String childName, FittingPlan plan) {}
 
-    /** An entry in its place, and the fitting after it. */
-    public record Appended(int seq, Planned after) {}
+    /** An entry in its place, the fitting after it, and what that changed. */
+    public record Appended(int seq, Planned after, PlanDifference changed) {}
 
     /** What a family begins with. */
     record Begin(String reference, String childName, SheetVersion seat, List<EntryDraft> entries) {}
@@ -118,13 +119,13 @@ public class Fittings {
             if (!held.get().key().fittingId().equals(fittingId)) {
                 throw RefusedEntryException.because("ID_TAKEN");
             }
-            return new Appended(held.get().key().seq(), planned(row, before));
+            return new Appended(held.get().key().seq(), planned(row, before), PlanDifference.between(before, before));
         }
         checkAllowed(draft.fact(), before, author);
         Entry entry = store(row, draft, author, point, before);
         FittingPlan after = planAfter(row, point, before, entry);
         project(row, after);
-        return new Appended(entry.seq(), planned(row, after));
+        return new Appended(entry.seq(), planned(row, after), PlanDifference.between(before, after));
     }
 
     private static void checkAllowed(Fact fact, FittingPlan before, Author author) {
@@ -189,6 +190,14 @@ public class Fittings {
     public Planned planned(UUID id, UUID pointId) {
         FittingRow row = fittings.find(id, pointId).orElseThrow(NoSuchFittingException::new);
         return planned(row, plan(row, viewing.point(pointId), log.of(row)));
+    }
+
+    /** The last place of a fitting, for asking whether anybody added to it. */
+    @Transactional(readOnly = true)
+    public int lastSeq(UUID id, UUID pointId) {
+        return fittings.find(id, pointId)
+                .orElseThrow(NoSuchFittingException::new)
+                .lastSeq();
     }
 
     private static Planned planned(FittingRow row, FittingPlan plan) {

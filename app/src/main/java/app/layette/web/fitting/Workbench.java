@@ -13,6 +13,7 @@ import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingState;
+import app.layette.core.fitting.PlanDifference;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.run.Ask;
@@ -75,7 +76,8 @@ public record Workbench(
             List<AskView> asks,
             String activeAsk,
             List<Line> findings,
-            List<String> problems) {}
+            List<String> problems,
+            List<String> changed) {}
 
     /** A finding in words, with its why. */
     public record Line(
@@ -98,7 +100,22 @@ public record Workbench(
     public record Board(String view, String svg) {}
 
     /** What to show: which step and ask are open, which view is up, and what was refused. */
-    record Focus(Optional<StepKey> step, String ask, String view, Typed typed, List<String> problems) {}
+    record Focus(
+            Optional<StepKey> step,
+            String ask,
+            String view,
+            Typed typed,
+            List<String> problems,
+            Optional<PlanDifference> changed) {
+        Focus(Optional<StepKey> step, String ask, String view, Typed typed, List<String> problems) {
+            this(step, ask, view, typed, problems, Optional.empty());
+        }
+
+        /** The same, after an entry that changed this. */
+        Focus after(PlanDifference difference) {
+            return new Focus(step, ask, view, typed, problems, Optional.of(difference));
+        }
+    }
 
     static Workbench of(Fittings.Planned fitting, Wording words, Focus focus) {
         return new Builder(fitting, words, focus).build();
@@ -255,7 +272,15 @@ public record Workbench(
                     asks,
                     active,
                     lines(key),
-                    focus.problems());
+                    focus.problems(),
+                    focus.changed().map(this::changed).orElse(List.of()));
+        }
+
+        private List<String> changed(PlanDifference difference) {
+            return difference.changes().stream()
+                    .map(each ->
+                            words.say("conclusion." + each.conclusion()) + ": " + words.say("gateState." + each.to()))
+                    .toList();
         }
 
         /** Some steps are done otherwise by another method. */

@@ -17,6 +17,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import app.layette.core.entry.Author;
+import app.layette.core.fitting.PlanDifference;
 import app.layette.core.measure.UnitSystem;
 import app.layette.formats.Examples;
 import app.layette.formats.wording.Wording;
@@ -59,7 +60,8 @@ class FittingControllerTest {
         when(viewing.wording(any())).thenReturn(new Wording(Locale.ENGLISH, UnitSystem.METRIC));
         Fittings.Planned planned = new Fittings.Planned(ID, "W-1", "Ada <b>", Examples.plan("handle-not-known"));
         when(fittings.planned(eq(ID), any())).thenReturn(planned);
-        when(fittings.append(eq(ID), any(), any(), any())).thenReturn(new Fittings.Appended(7, planned));
+        when(fittings.append(eq(ID), any(), any(), any()))
+                .thenReturn(new Fittings.Appended(7, planned, PlanDifference.between(planned.plan(), planned.plan())));
     }
 
     private MockHttpServletRequestBuilder entry(String kind) {
@@ -111,7 +113,7 @@ class FittingControllerTest {
 
     @Test
     void aShutGateListsWhatBlocksAndJumpsThere() throws Exception {
-        when(fittings.append(any(), any(), any(), any())).thenThrow(RefusedEntryException.because("GATE_SHUT"));
+        when(fittings.append(eq(ID), any(), any(), any())).thenThrow(RefusedEntryException.because("GATE_SHUT"));
         mvc.perform(entry("ended").param("ending", "HANDED_OVER"))
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content().string(containsString("Not handed over. What still blocks:")))

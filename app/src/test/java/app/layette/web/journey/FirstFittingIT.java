@@ -66,7 +66,7 @@ class FirstFittingIT {
         assertThat(desk.title()).isEqualTo("Labels and dates");
         desk.fill("model", "WT-211").fill("made", "March").send("Keep the label");
         assertThat(desk.page().textContent("#now .problem")).contains("The Made (March) cannot be read");
-        assertThat(desk.page().inputValue(".ask.active [name=made]")).isEqualTo("March");
+        assertThat(desk.page().inputValue(".ask[open] [name=made]")).isEqualTo("March");
         desk.fill("made", LocalDate.now().minusYears(2).toString().substring(0, 7))
                 .send("Keep the label");
         desk.fill("model", "WB-21")
@@ -82,8 +82,10 @@ class FirstFittingIT {
     }
 
     private static void carAndBase(Desk desk) {
-        desk.tap("Second row, right").tap("Level, along and across").tap("The car is ready");
-        assertThat(desk.page().textContent(".ask.active .help")).contains("Try setting 5 first");
+        desk.tap("Second row, right, with the anchors")
+                .tap("Level, along and across")
+                .tap("The car is ready");
+        assertThat(desk.page().textContent(".ask[open] .help")).contains("Try setting 5 first");
         desk.tap("5 ·").tap("Both clicked").tap("Tightened").tap("Straight, tail stowed");
         desk.tap("Whole on the cushion")
                 .tap("The lower anchors alone")

@@ -85,7 +85,7 @@ public final class Desk implements AutoCloseable {
 
     /** Taps the answer with these words in the open question, and waits until what follows is shown. */
     public Desk tap(String answer) {
-        Locator button = page.locator(".ask.active .choice, .ask.active .go")
+        Locator button = page.locator(".ask[open] .choice, .ask[open] .go")
                 .filter(new Locator.FilterOptions().setHasText(answer))
                 .first();
         return sending(button::click);
@@ -93,7 +93,7 @@ public final class Desk implements AutoCloseable {
 
     /** Fills a field of the open question. */
     public Desk fill(String field, String value) {
-        page.locator(".ask.active [name=" + field + "]").first().fill(value);
+        page.locator(".ask[open] [name=" + field + "]").first().fill(value);
         return this;
     }
 

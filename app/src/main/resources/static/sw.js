@@ -1,0 +1,46 @@
+// Keeps the shell and the pages last seen, so that a fitting stays open where there is no signal. The network always
+// comes first: a kept page is shown only when there is none. Signing out forgets the pages.
+const SHELL = "layette-shell-1";
+const PAGES = "layette-pages-1";
+
+self.addEventListener("install", () => self.skipWaiting());
+self.addEventListener("activate", (event) => event.waitUntil(self.clients.claim()));
+
+const isShell = (url) => /^\/(css|js|fonts|webjars)\//.test(url.pathname) || url.pathname === "/favicon.svg";
+const isPage = (request, url) =>
+  request.mode === "navigate" && (url.pathname === "/" || url.pathname.startsWith("/fittings/"));
+
+const networkFirst = async (request, name) => {
+  const cache = await caches.open(name);
+  try {
+    const response = await fetch(request);
+    if (response.ok && !response.redirected) {
+      await cache.put(request, response.clone());
+    }
+    return response;
+  } catch (error) {
+    const kept = await cache.match(request, { ignoreSearch: name === PAGES });
+    if (kept) {
+      return kept;
+    }
+    throw error;
+  }
+};
+
+self.addEventListener("fetch", (event) => {
+  const url = new URL(event.request.url);
+  if (event.request.method !== "GET" || url.origin !== self.location.origin) {
+    return;
+  }
+  if (isShell(url)) {
+    event.respondWith(networkFirst(event.request, SHELL));
+  } else if (isPage(event.request, url)) {
+    event.respondWith(networkFirst(event.request, PAGES));
+  }
+});
+
+self.addEventListener("message", (event) => {
+  if (event.data === "forget") {
+    event.waitUntil(caches.delete(PAGES));
+  }
+});
