@@ -44,6 +44,10 @@ class DemoFamilies {
         slotAboveShoulder(point).store(fittings, point.id(), marit);
         expiredSeat(point).store(fittings, point.id(), new Author("ansel", Author.Role.TECHNICIAN));
         unansweredHandle(point).store(fittings, point.id(), new Author("tove", Author.Role.TECHNICIAN));
+        earlyAndUnscreened(point).store(fittings, point.id(), new Author("tove", Author.Role.TECHNICIAN));
+        legOverStorage(point).store(fittings, point.id(), new Author("ansel", Author.Role.TECHNICIAN));
+        winterCoat(point).store(fittings, point.id(), new Author("pim", Author.Role.TRAINEE));
+        beltPulledAgain(point).store(fittings, point.id(), marit);
         ready(point).store(fittings, point.id(), marit);
     }
 
@@ -120,6 +124,87 @@ class DemoFamilies {
         base(family, "");
         childIn(family);
         family.add(How.MEASURED, new Fact.HandleSet(UNIT, HandlePosition.TOWARDS_FOOT_END));
+        return family;
+    }
+
+    /** Edda: born at 35 weeks, and nobody has answered for the screening. */
+    private NewFamily earlyAndUnscreened(Point point) {
+        NewFamily family = begin(point, "W-1045", "Edda", new SheetVersion("wrenfold-bobbin", 1), 31);
+        child(family, new Fact.ChildDescribed(RIDER, born(point, 16), 246, Sex.FEMALE, Mass.ofGrams(2180)));
+        measures(family, Mass.ofGrams(2310), Length.ofCentimetres(46));
+        labels(family, "WN-330", "2025-02", "WNB-33", "2025-02");
+        cleared(family);
+        insert(family, "insert", true);
+        family.add(How.MEASURED, height(Fact.Dimension.SHOULDER, 201));
+        answer(family, Question.HEAD_ROOM, "AT_LEAST_50");
+        threaded(family, 1, 1, "short");
+        return family;
+    }
+
+    /** Juniper: the load leg stands on a lid over storage. */
+    private NewFamily legOverStorage(Point point) {
+        NewFamily family = begin(point, "W-1046", "Juniper", new SheetVersion("tansy-rook-skein", 2), 62);
+        child(family, new Fact.ChildDescribed(RIDER, born(point, 40), 283, Sex.FEMALE, null));
+        measures(family, Mass.ofPoundsAndOunces(10, 2), Length.ofInches(22));
+        labels(family, "SK8-B", "2023-10", "SKB-2", "2023-10");
+        answer(family, Question.BASE_SET_UP, "AS_SHEET");
+        cleared(family);
+        insert(family, "insert", true);
+        family.add(How.MEASURED, height(Fact.Dimension.SHOULDER, 246));
+        answer(family, Question.HEAD_ROOM, "AT_LEAST_50");
+        threaded(family, 1, 1, "");
+        car(family, "pallander-dray", 1, "2-RIGHT");
+        base(family, "4");
+        answer(family, Question.LEG, "LOCKED_ON_FLOOR");
+        return family;
+    }
+
+    /** Soren: everything by a trainee so far, and a padded coat under the straps. */
+    private NewFamily winterCoat(Point point) {
+        NewFamily family = begin(point, "W-1047", "Soren", new SheetVersion("wrenfold-thimble", 3), 50);
+        child(family, new Fact.ChildDescribed(RIDER, born(point, 25), 277, Sex.MALE, Mass.ofGrams(3400)));
+        measures(family, Mass.ofGrams(3790), Length.ofCentimetres(52));
+        labels(family, "WT-211", "2024-06", "WB-21", "2024-06");
+        cleared(family);
+        insert(family, "head", false);
+        insert(family, "body", true);
+        family.add(How.MEASURED, new Fact.ShoulderSeen(RIDER, 1));
+        answer(family, Question.HEAD_ROOM, "AT_LEAST_50");
+        threaded(family, 1, 1, "short");
+        car(family, "corvane-estate", 2, "2-RIGHT");
+        base(family, "5");
+        answer(family, Question.CLOTHING, "COAT_UNDER_STRAPS");
+        return family;
+    }
+
+    /** Maren: in the middle by the belt; it was in order until somebody pulled the belt again. */
+    private NewFamily beltPulledAgain(Point point) {
+        NewFamily family = begin(point, "W-1048", "Maren", new SheetVersion("wrenfold-thimble", 3), 58);
+        child(family, new Fact.ChildDescribed(RIDER, born(point, 12), 280, Sex.FEMALE, Mass.ofGrams(3300)));
+        measures(family, Mass.ofPoundsAndOunces(7, 5), Length.ofInches(20));
+        labels(family, "WT-210", "2025-01", "WB-21", "2025-01");
+        cleared(family);
+        insert(family, "head", true);
+        insert(family, "body", true);
+        family.add(How.MEASURED, height(Fact.Dimension.SHOULDER, 221));
+        family.add(How.MEASURED, height(Fact.Dimension.CROWN, 348));
+        threaded(family, 1, 1, "short");
+        family.add(How.MEASURED, new Fact.SheetAdopted("corvane-estate", 2, Fact.Adoption.ADOPTED, null));
+        family.add(How.MEASURED, new Fact.Placed(UNIT, PositionId.parse("2-MIDDLE"), Method.BASE_BELT));
+        answer(family, Question.GROUND, "LEVEL");
+        acted(family, Act.PREPARED);
+        family.add(How.MEASURED, new Fact.DeviceSet(UNIT, "2"));
+        answer(family, Question.BELT_ROUTE, "STRAIGHT_IN_PATH");
+        answer(family, Question.BUCKLE, "ITS_OWN");
+        acted(family, Act.TIGHTENED);
+        answer(family, Question.LOCK_OFF, "CLOSED");
+        answer(family, Question.LOCK_PROOF, "HELD");
+        answer(family, Question.SITS_WHOLE, "WHOLE");
+        answer(family, Question.SYSTEMS, "BELT_ALONE");
+        answer(family, Question.MOVEMENT, "UNDER_AN_INCH");
+        answer(family, Question.WINDOWS, "ALL_LOCKED");
+        childIn(family);
+        acted(family, Act.TIGHTENED);
         return family;
     }
 

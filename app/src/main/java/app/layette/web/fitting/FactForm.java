@@ -141,13 +141,18 @@ final class FactForm {
     }
 
     private static MassRange massRange(RecordComponent component) {
-        if (component.getDeclaringRecord() == Fact.Weighed.class) {
+        boolean ofChild = component.getDeclaringRecord() == Fact.Weighed.class
+                || component.getDeclaringRecord() == Fact.QuickSeatRead.class;
+        if (ofChild) {
             return MassRange.CHILD;
         }
         return component.getName().equals("birthWeight") ? MassRange.BIRTH : MassRange.SHEET;
     }
 
     private LengthRange lengthRange(RecordComponent component) {
+        if (component.getDeclaringRecord() == Fact.QuickSeatRead.class) {
+            return LengthRange.BODY;
+        }
         if (component.getDeclaringRecord() != Fact.LengthMeasured.class) {
             return LengthRange.GAP;
         }
@@ -187,9 +192,15 @@ final class FactForm {
                     "said",
                     "offered",
                     "told",
-                    "loop" -> false;
+                    "loop",
+                    "weightMin",
+                    "weightMax",
+                    "lengthMax",
+                    "indicator",
+                    "handle" -> false;
             case "mass", "length" -> component.getDeclaringRecord() != Fact.QuantityRead.class;
-            case "model", "made" -> false;
+            case "model" -> component.getDeclaringRecord() == Fact.QuickSeatRead.class;
+            case "made" -> false;
             default -> true;
         };
     }

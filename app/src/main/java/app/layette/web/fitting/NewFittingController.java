@@ -3,6 +3,7 @@ package app.layette.web.fitting;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.How;
+import app.layette.core.entry.QuickSeat;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.formats.document.RefusedDocumentException;
 import app.layette.formats.wording.Wording;
@@ -143,6 +144,9 @@ class NewFittingController {
                 e.problems().forEach(each -> problems.add(sheet.getOriginalFilename() + ": " + each));
                 return Optional.empty();
             }
+        }
+        if (fields.getOrDefault("seat", "").equals(QuickSeat.SHEET)) {
+            return Optional.of(new SheetVersion(QuickSeat.SHEET, 1));
         }
         Optional<SheetVersion> seat = chosen(shelf.seats(user.pointId()), fields.getOrDefault("seat", ""));
         if (seat.isEmpty()) {

@@ -73,6 +73,31 @@ final class SeatAsks extends AskForms {
                 List.of(new Form(hidden, List.of(), inputs, words.say("submit.label"))));
     }
 
+    AskView quickSeat(Ask ask) {
+        String kind = "quickSeatRead";
+        Optional<Fact.QuickSeatRead> read =
+                situation.newest(Fact.QuickSeatRead.class).map(Stamped::value);
+        List<Input> inputs = List.of(
+                input(kind, "name", "text", read.map(Fact.QuickSeatRead::name).orElse(""), words.say("hint.car")),
+                input(kind, "model", "text", read.map(Fact.QuickSeatRead::model).orElse(""), words.say("hint.model")),
+                input(kind, "page", "text", "", "8"),
+                input(kind, "weightMin", "text", "", "4 lb, 1.8 kg"),
+                input(kind, "weightMax", "text", "", "30 lb, 13.6 kg"),
+                input(kind, "lengthMax", "text", "", "30 in, 76 cm"),
+                select(kind, "indicator", "", options(Indicator.Kind.class, "indicator", true)),
+                select(kind, "handle", "", options(HandlePosition.class, "handle", true)));
+        Map<String, String> hidden = hidden(kind, Fittings.UNIT);
+        hidden.put("how", "manual");
+        String current = read.map(Fact.QuickSeatRead::name).orElse("");
+        return new AskView(
+                id(ask),
+                words.say("ask.QUICK_SEAT"),
+                words.say("ask.QUICK_SEAT.help"),
+                ask.answered(),
+                current,
+                List.of(new Form(hidden, List.of(), inputs, words.say("submit.quickSeat"))));
+    }
+
     AskView slots(Ask ask) {
         List<?> slots =
                 situation.seat().flatMap(seat -> seat.shell().slots().value()).orElse(List.of());

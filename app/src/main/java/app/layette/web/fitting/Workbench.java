@@ -318,6 +318,7 @@ public record Workbench(
                 case COUNTERSIGN -> car.countersign(ask);
                 case PAGE -> car.page(ask);
                 case END -> car.end(ask);
+                case QUICK_SEAT -> seat.quickSeat(ask);
             };
         }
 

@@ -33,10 +33,10 @@ class EveryViewIT {
             desk.open("/sign-in").isAccessible("sign-in");
             desk.signIn("marit");
             look(desk, "today");
-            for (String path : new String[] {"/fittings/new", "/shelf", "/cars"}) {
+            for (String path : new String[] {"/fittings/new", "/shelf", "/cars", "/quick"}) {
                 look(desk.open(path), path);
             }
-            for (String child : new String[] {"Tamsin", "Linnea", "Bramwell", "Osric"}) {
+            for (String child : new String[] {"Tamsin", "Linnea", "Bramwell", "Juniper"}) {
                 desk.open("/").page().click("text=" + child);
                 look(desk, child);
                 desk.page().click(".views a:has-text('Harness')");

@@ -14,6 +14,7 @@ import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Pattern;
 
@@ -39,6 +40,7 @@ public final class Desk implements AutoCloseable {
     private final List<String> complaints = new ArrayList<>();
     private final String address;
     private Page page;
+    private boolean keyboardOnly;
 
     public Desk(String address, int width, int height) {
         this(address, width, height, ColorScheme.LIGHT);
@@ -83,17 +85,58 @@ public final class Desk implements AutoCloseable {
         return this;
     }
 
-    /** Taps the answer with these words in the open question, and waits until what follows is shown. */
+    /** From now on nothing is touched but keys. */
+    public Desk keyboardOnly() {
+        keyboardOnly = true;
+        return this;
+    }
+
+    /** Gives the answer with these words to the open question, and waits until what follows is shown. */
     public Desk tap(String answer) {
-        Locator button = page.locator(".ask[open] .choice, .ask[open] .go")
+        if (keyboardOnly) {
+            return sending(() -> key(answer));
+        }
+        return sending(() -> page.locator(".ask[open] .choice, .ask[open] .go")
                 .filter(new Locator.FilterOptions().setHasText(answer))
-                .first();
-        return sending(button::click);
+                .first()
+                .click());
+    }
+
+    /** Presses the number of an answer, or Enter in the field that was just filled. */
+    private void key(String answer) {
+        page.waitForSelector(".ask[open]");
+        List<String> choices = page.locator(".ask[open] .choice").allTextContents();
+        for (int i = 0; i < choices.size(); i++) {
+            if (choices.get(i).toLowerCase(Locale.ROOT).contains(answer.toLowerCase(Locale.ROOT))) {
+                page.keyboard().press(String.valueOf(i + 1));
+                return;
+            }
+        }
+        boolean inField = (Boolean) page.evaluate("document.activeElement.matches('.ask[open] input')");
+        if (!inField) {
+            tabTo("document.activeElement.matches('.ask[open] .go')");
+        }
+        page.keyboard().press("Enter");
+    }
+
+    private void tabTo(String condition) {
+        for (int i = 0; i < 80; i++) {
+            page.keyboard().press("Tab");
+            if ((Boolean) page.evaluate(condition)) {
+                return;
+            }
+        }
+        throw new AssertionError("Tab never comes to " + condition);
     }
 
     /** Fills a field of the open question. */
     public Desk fill(String field, String value) {
-        page.locator(".ask[open] [name=" + field + "]").first().fill(value);
+        if (keyboardOnly) {
+            tabTo("document.activeElement.matches('.ask[open] [name=" + field + "]')");
+            page.keyboard().type(value);
+        } else {
+            page.locator(".ask[open] [name=" + field + "]").first().fill(value);
+        }
         return this;
     }
 
@@ -115,14 +158,55 @@ public final class Desk implements AutoCloseable {
         return page.textContent("#head .ready b");
     }
 
-    /** Goes to a step of the run. */
-    public Desk step(String name) {
-        page.locator("#run .step a")
-                .filter(new Locator.FilterOptions().setHasText(name))
+    /** Taps without waiting for the server: there may be none. */
+    public Desk tapOffline(String answer) {
+        page.locator(".ask[open] .choice, .ask[open] .go")
+                .filter(new Locator.FilterOptions().setHasText(answer))
                 .first()
                 .click();
-        page.waitForLoadState();
         return this;
+    }
+
+    /** Cuts the connection, or gives it back. */
+    public Desk offline(boolean cut) {
+        page.context().setOffline(cut);
+        return this;
+    }
+
+    /** Says what in the outbox waits; empty when nothing does. */
+    public String waiting() {
+        return page.isVisible("#outbox") ? page.textContent("#outbox-title") : "";
+    }
+
+    /** What was complained of so far is forgiven: the network was cut on purpose. */
+    public void forgive() {
+        complaints.clear();
+    }
+
+    /** Goes to a step of the run; by keyboard with J and K. */
+    public Desk step(String name) {
+        if (!keyboardOnly) {
+            page.locator("#run .step a")
+                    .filter(new Locator.FilterOptions().setHasText(name))
+                    .first()
+                    .click();
+            page.waitForLoadState();
+            return this;
+        }
+        List<String> steps = page.locator("#run .step a > span:first-of-type").allTextContents();
+        int target = steps.indexOf(
+                steps.stream().filter(each -> each.startsWith(name)).findFirst().orElseThrow());
+        while (true) {
+            int here = steps.indexOf(title());
+            if (here == target) {
+                return this;
+            }
+            String before = title();
+            page.keyboard().press(here < target ? "j" : "k");
+            page.waitForFunction(
+                    "before => { const t = document.getElementById('now-title'); return t && t.textContent !== before; }",
+                    before);
+        }
     }
 
     /** The page keeps WCAG 2.2 AA as far as a machine can tell. */

@@ -8,8 +8,14 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 
 /** The packaged application as a process of its own, with the demo data in a new database; can be killed and restarted. */
@@ -22,6 +28,25 @@ public final class RunningApp implements AutoCloseable {
 
     public RunningApp() {
         start();
+    }
+
+    /** The kinds of a fitting's newest entries in their order, by child's name, as they stand in the database. */
+    public List<String> newestKinds(String child, int howMany) {
+        String sql = "select document -> 'fact' ->> 'kind' from entry e join fitting f on f.id = e.fitting_id"
+                + " join family a on a.id = f.family_id where a.child_name = ? order by e.seq desc limit " + howMany;
+        List<String> kinds = new ArrayList<>();
+        try (Connection connection =
+                        DriverManager.getConnection(database.url(), TestDatabase.USER, database.password());
+                PreparedStatement statement = connection.prepareStatement(sql)) {
+            statement.setString(1, child);
+            ResultSet rows = statement.executeQuery();
+            while (rows.next()) {
+                kinds.add(0, rows.getString(1));
+            }
+        } catch (SQLException e) {
+            throw new IllegalStateException("The entries cannot be read", e);
+        }
+        return kinds;
     }
 
     public String address() {

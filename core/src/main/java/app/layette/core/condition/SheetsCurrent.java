@@ -22,6 +22,9 @@ public final class SheetsCurrent implements Rule {
         if (situation.seat().isEmpty()) {
             return Verdict.judged(Finding.of(CND_9, Weight.NOT_KNOWN, "noSheet").changedBy("SHEET"));
         }
+        if (situation.isQuickSeat()) {
+            return Verdict.judged(Finding.of(CND_9, Weight.ADVISE, "readHere").changedBy("SHEET"));
+        }
         if (!situation.pendingVersions().isEmpty()) {
             return Verdict.judged(Finding.of(CND_9, Weight.NOT_KNOWN, "newerVersion")
                     .with("sheet", situation.pendingVersions().get(0).toString())

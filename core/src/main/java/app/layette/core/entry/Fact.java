@@ -95,6 +95,21 @@ public sealed interface Fact {
             String of, String name, PositionId position, Facing facing, Airbag airbag, OwnAnchors anchors, Floor floor)
             implements Fact {}
 
+    /**
+     * A seat that is not on the shelf, as its label and its manual's page say; {@code null} where nobody has looked.
+     * Counts only with its page; everything else about the seat stays not looked at.
+     */
+    record QuickSeatRead(
+            String of,
+            String name,
+            String model,
+            Mass weightMin,
+            Mass weightMax,
+            Length lengthMax,
+            Indicator.Kind indicator,
+            HandlePosition handle)
+            implements Fact {}
+
     /** A technician looked at a trainee's checks and signs for them. */
     record Countersigned(String of) implements Fact {}
 

@@ -80,7 +80,17 @@ public final class Situation {
 
     /** The adopted seat sheet, a draft without the values that a rule would lean on; empty when not at hand. */
     public Optional<SeatSheet> seat() {
+        if (isQuickSeat()) {
+            return newest(Fact.QuickSeatRead.class)
+                    .filter(read -> read.how().isReadInDocument())
+                    .map(QuickSeat::sheet);
+        }
         return sheets.seat().map(SeatSheet::asReliedOn);
+    }
+
+    /** Whether the seat is not on the shelf and is read from its label and manual here. */
+    public boolean isQuickSeat() {
+        return unit.sheet().equals(QuickSeat.SHEET);
     }
 
     /** The adopted vehicle sheet or the quick car, as far as it may be relied on. */

@@ -34,6 +34,8 @@ public record Ask(Kind kind, String key, boolean answered) {
         COUNTERSIGN,
         /** A page of a manual that answers what is not known. */
         PAGE,
-        END
+        END,
+        /** A seat that is not on the shelf, read from its label and manual. */
+        QUICK_SEAT
     }
 }

@@ -66,7 +66,7 @@ final class StepAsks {
                                 ShoulderAndSlots.in(situation).isPresent() && isSettled(Conclusion.SLOT_IN_REACH)),
                         new Ask(Kind.HEAD_ROOM, "", isLooked(Conclusion.HEAD_ROOM)));
             case THREAD -> thread();
-            case PLACE -> List.of(new Ask(Kind.PLACE, "", situation.placed().isPresent()));
+            case PLACE -> List.of(new Ask(Kind.PLACE, "", situation.placed().isPresent() && isPlaceSettled()));
             case GROUND -> List.of(new Ask(Kind.GROUND, "", isLooked(Conclusion.LEVEL_GROUND)));
             case PREPARE -> List.of(act(Act.PREPARED));
             case DEVICE -> device();
@@ -101,6 +101,9 @@ final class StepAsks {
 
     private List<Ask> label() {
         List<Ask> asks = new ArrayList<>();
+        if (situation.isQuickSeat()) {
+            asks.add(new Ask(Kind.QUICK_SEAT, "", situation.seat().isPresent()));
+        }
         for (Part part : Part.values()) {
             asks.add(new Ask(Kind.LABEL, part.name(), situation.label(part).isPresent()));
         }
@@ -117,7 +120,7 @@ final class StepAsks {
                 situation.seat().map(SeatSheet::insert).flatMap(Evidence::value).orElse(List.of());
         return pieces.stream()
                 .map(piece -> new Ask(
-                        Kind.INSERT, piece.key(), situation.insert(piece).isPresent()))
+                        Kind.INSERT, piece.key(), situation.insert(piece).isPresent() && isSettled(Conclusion.INSERT)))
                 .toList();
     }
 
@@ -127,7 +130,10 @@ final class StepAsks {
                         Kind.SLOTS,
                         "",
                         situation.newest(Fact.SlotsSet.class).isPresent() && isSettled(Conclusion.SLOT)),
-                new Ask(Kind.CROTCH, "", situation.newest(Fact.CrotchSet.class).isPresent()),
+                new Ask(
+                        Kind.CROTCH,
+                        "",
+                        situation.newest(Fact.CrotchSet.class).isPresent() && isSettled(Conclusion.CROTCH)),
                 question(Question.WEBBING, Conclusion.WEBBING),
                 question(Question.SNUG_SHORTEST, Conclusion.SNUG_AT_SHORTEST));
     }
@@ -254,6 +260,14 @@ final class StepAsks {
         }
         asks.add(new Ask(Kind.END, "", situation.ended().isPresent()));
         return asks;
+    }
+
+    private boolean isPlaceSettled() {
+        return isSettled(Conclusion.AIRBAG)
+                && isSettled(Conclusion.VEHICLE_SEAT)
+                && isSettled(Conclusion.OWN_ANCHORS)
+                && isSettled(Conclusion.ANCHOR_LIMIT)
+                && isSettled(Conclusion.BELT_LOCKS);
     }
 
     private List<Ask> questions(Question... questions) {

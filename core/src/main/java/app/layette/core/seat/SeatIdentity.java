@@ -19,7 +19,7 @@ public record SeatIdentity(
     }
 
     public String fullName() {
-        return maker + " " + name;
+        return (maker + " " + name).strip();
     }
 
     /** Whether the sheet covers this model number; upper and lower case and spaces do not matter. */

@@ -1,0 +1,133 @@
+package app.layette.web.quick;
+
+import app.layette.core.drawing.BaselessView;
+import app.layette.core.finding.Argument;
+import app.layette.core.finding.Finding;
+import app.layette.core.measure.Mass;
+import app.layette.core.measure.MassRange;
+import app.layette.core.measure.UnreadableMeasureException;
+import app.layette.core.ride.RideCard;
+import app.layette.core.ride.Routing;
+import app.layette.core.seat.SeatSheet;
+import app.layette.formats.svg.SvgWriter;
+import app.layette.formats.wording.Wording;
+import app.layette.web.account.SignedIn;
+import app.layette.web.account.Viewing;
+import app.layette.web.shelf.Shelf;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+
+/** Three answers in, one card out; the address holds the answers, so that a card can be opened again. */
+@Controller
+class QuickController {
+    private static final int STEPS = 5;
+
+    /** A finding on the card. */
+    public record Line(String weight, String weightWord, String code, String text) {}
+
+    private final Shelf shelf;
+    private final Viewing viewing;
+
+    QuickController(Shelf shelf, Viewing viewing) {
+        this.shelf = shelf;
+        this.viewing = viewing;
+    }
+
+    @GetMapping("/quick")
+    ModelAndView quick(
+            @AuthenticationPrincipal SignedIn user,
+            @RequestParam(defaultValue = "") String weight,
+            @RequestParam(defaultValue = "") String seat,
+            @RequestParam(defaultValue = "") String shows) {
+        Wording words = viewing.wording(user);
+        ModelAndView page = new ModelAndView("quick/quick");
+        page.addObject("seats", shelf.seats(user.pointId()));
+        page.addObject("typed", Map.of("weight", weight, "seat", seat, "shows", shows));
+        if (weight.isBlank() && seat.isBlank()) {
+            return page;
+        }
+        List<String> problems = new ArrayList<>();
+        Optional<Mass> mass = mass(weight, words, problems);
+        Optional<SeatSheet> sheet = newest(user, seat);
+        if (sheet.isEmpty()) {
+            problems.add(words.say("problem.NEEDED", Map.of("field", Argument.of(words.say("field.seat")))));
+        }
+        page.addObject("problems", problems);
+        if (!problems.isEmpty()) {
+            page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+            return page;
+        }
+        RideCard card =
+                RideCard.plan(sheet.get().asReliedOn(), mass.get(), shown(shows), viewing.today(viewing.point(user)));
+        show(page, card, sheet.get(), words);
+        return page;
+    }
+
+    private static Optional<Mass> mass(String typed, Wording words, List<String> problems) {
+        try {
+            return Optional.of(Mass.parse(typed, MassRange.CHILD));
+        } catch (UnreadableMeasureException e) {
+            problems.add(words.say(
+                    "problem." + e.reason(),
+                    Map.of(
+                            "field", Argument.of(words.say("field.mass")),
+                            "value", Argument.of(e.typed()),
+                            "lowest", Argument.of(e.lowest()),
+                            "highest", Argument.of(e.highest()))));
+            return Optional.empty();
+        }
+    }
+
+    private Optional<SeatSheet> newest(SignedIn user, String id) {
+        return shelf.sheets(user.pointId(), List.of(id)).seats().stream()
+                .max(Comparator.comparing(each -> each.sheet().version()));
+    }
+
+    /** What the manual shows; empty when nobody has looked. */
+    private static Optional<Set<Routing>> shown(String shows) {
+        return switch (shows) {
+            case "EUROPEAN" -> Optional.of(EnumSet.of(Routing.EUROPEAN));
+            case "AMERICAN" -> Optional.of(EnumSet.of(Routing.AMERICAN));
+            case "BOTH" -> Optional.of(EnumSet.allOf(Routing.class));
+            case "NEITHER" -> Optional.of(EnumSet.noneOf(Routing.class));
+            default -> Optional.empty();
+        };
+    }
+
+    private static void show(ModelAndView page, RideCard card, SeatSheet seat, Wording words) {
+        page.addObject("card", true);
+        page.addObject("seatName", seat.identity().fullName());
+        page.addObject(
+                "findings",
+                card.findings().stream().map(each -> line(each, words)).toList());
+        card.routing().ifPresent(routing -> {
+            page.addObject("routing", words.say("routing." + routing));
+            page.addObject("picture", SvgWriter.write(BaselessView.of(routing), words));
+            List<String> steps = new ArrayList<>();
+            for (int step = 1; step <= STEPS; step++) {
+                steps.add(words.say("ride." + routing + "." + step));
+            }
+            page.addObject("steps", steps);
+        });
+    }
+
+    private static Line line(Finding finding, Wording words) {
+        return new Line(
+                finding.weight().name().toLowerCase(Locale.ROOT),
+                words.say("weight." + finding.weight()),
+                finding.code().text(),
+                words.say(finding));
+    }
+}

@@ -1,0 +1,146 @@
+package app.layette.web.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.layette.web.support.Desk;
+import app.layette.web.support.RunningApp;
+import com.microsoft.playwright.Page;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** Where there is no signal, where the server goes down, and where two people work on one fitting. */
+class ConnectionIT {
+    private static RunningApp app;
+
+    @BeforeAll
+    static void start() {
+        app = new RunningApp();
+    }
+
+    @AfterAll
+    static void stop() {
+        app.close();
+    }
+
+    private static void waitUntilSent(Desk desk) {
+        desk.page().waitForFunction("() => document.getElementById('outbox').hidden");
+    }
+
+    @Test
+    void entriesMadeWithoutConnectionAreKeptThroughAReloadAndSentInOrderOnce() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").page().click("text=Tamsin");
+            desk.step("Harness the child");
+            desk.page().click("#ask-question-clothing summary");
+            desk.offline(true);
+            desk.tapOffline("Thin clothes only");
+            assertThat(desk.waiting()).isEqualTo("1 entry waiting");
+            desk.page().click("#ask-question-snug summary");
+            desk.tapOffline("Snug");
+            desk.page().click("#ask-question-clip summary");
+            desk.tapOffline("At the armpits");
+            assertThat(desk.waiting()).isEqualTo("3 entries waiting");
+            assertThat(desk.page().textContent("#outbox-list")).contains("Thin clothes only", "Snug", "At the armpits");
+            desk.offline(false);
+            desk.page().reload();
+            waitUntilSent(desk);
+            assertThat(app.newestKinds("Tamsin", 4)).endsWith("answered", "answered", "answered");
+            int before = app.newestKinds("Tamsin", 500).size();
+            desk.page().reload();
+            desk.page().waitForTimeout(500);
+            assertThat(app.newestKinds("Tamsin", 500)).hasSize(before);
+            assertThat(desk.state()).isEqualTo("Ready to hand over");
+        }
+    }
+
+    @Test
+    void whatTheServerMissedWhileItWasDownIsSentWhenItIsBack() {
+        try (RunningApp own = new RunningApp();
+                Desk desk = new Desk(own.address(), 1280, 800)) {
+            desk.signIn("marit").page().click("text=Bramwell");
+            int before = own.newestKinds("Bramwell", 500).size();
+            own.kill();
+            desk.tapOffline("A flat hand or more");
+            desk.page().waitForFunction("() => !document.getElementById('outbox').hidden");
+            assertThat(desk.waiting()).isEqualTo("1 entry waiting");
+            own.start();
+            waitUntilSent(desk);
+            assertThat(own.newestKinds("Bramwell", 500)).hasSize(before + 1).endsWith("answered");
+        }
+    }
+
+    @Test
+    void aLevelReadOfflineBeforeAColleagueTightenedDoesNotCount() {
+        try (RunningApp own = new RunningApp();
+                Desk desk = new Desk(own.address(), 1280, 800);
+                Desk colleague = new Desk(own.address(), 1280, 800)) {
+            desk.signIn("marit").page().click("text=Tamsin");
+            desk.step("Level, child in");
+            desk.page().click("#ask-level-child summary");
+            desk.offline(true);
+            desk.tapOffline("Bubble between the lines");
+            colleague.signIn("ansel").page().click("text=Tamsin");
+            changed(colleague, "TIGHTENED");
+            colleague.step("Inch test").tap("Less than an inch");
+            colleague.step("Leg and indicators").tap("All show locked");
+            desk.offline(false);
+            desk.page().evaluate("window.dispatchEvent(new Event('online'))");
+            waitUntilSent(desk);
+            assertThat(own.newestKinds("Tamsin", 1)).containsExactly("levelRead");
+            desk.page().reload();
+            assertThat(desk.state()).isEqualTo("Not ready to hand over");
+            assertThat(desk.page().textContent("#run .reopened")).contains("Level, child in", "look again");
+            desk.step("Level, child in").tap("Bubble between the lines");
+            assertThat(desk.state()).isEqualTo("Ready to hand over");
+        }
+    }
+
+    @Test
+    void twoPeopleSeeEachOthersEntriesAndNobodysTypingIsLost() {
+        try (Desk desk = new Desk(app.address(), 1280, 800);
+                Desk colleague = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").page().click("text=Linnea");
+            desk.step("Weight and length");
+            desk.page().click("#ask-weight summary");
+            desk.fill("mass", "6 lb 3");
+            colleague.signIn("tove").page().click("text=Linnea");
+            colleague.step("Slots and webbing").tap("All in slot 1");
+            desk.page()
+                    .waitForFunction(
+                            "() => !document.querySelector('#run .failed')",
+                            null,
+                            new Page.WaitForFunctionOptions().setTimeout(15_000));
+            assertThat(desk.page().inputValue(".ask[open] [name=mass]")).isEqualTo("6 lb 3");
+            desk.isQuiet();
+        }
+    }
+
+    @Test
+    void aNumberIsSaidInTheOtherUnitWhileItIsTyped() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").page().click("text=Osric");
+            desk.step("Weight and length");
+            desk.page().click("#ask-weight summary");
+            desk.fill("mass", "8 lb 10 oz");
+            desk.page()
+                    .waitForFunction(
+                            "() => document.querySelector('.ask[open] .echo').textContent.includes('3.91 kg')");
+            desk.fill("mass", "8");
+            desk.page()
+                    .waitForFunction(
+                            "() => document.querySelector('.ask[open] .echo').textContent.includes('more than one unit')");
+            desk.isQuiet();
+        }
+    }
+
+    private static void changed(Desk desk, String act) {
+        desk.page().click(".changed-menu summary");
+        desk.page().selectOption(".changed-menu select", act);
+        desk.page()
+                .waitForResponse(
+                        response -> response.url().endsWith("/entries"),
+                        () -> desk.page().click(".changed-menu .go"));
+        desk.page().waitForSelector("#run .reopened");
+    }
+}

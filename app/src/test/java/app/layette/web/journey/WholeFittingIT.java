@@ -1,0 +1,117 @@
+package app.layette.web.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.layette.web.support.Desk;
+import app.layette.web.support.RunningApp;
+import java.time.LocalDate;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** Whole fittings by other hands: keys alone, a phone, by the belt; and the quick ride. */
+class WholeFittingIT {
+    private static RunningApp app;
+
+    @BeforeAll
+    static void start() {
+        app = new RunningApp();
+    }
+
+    @AfterAll
+    static void stop() {
+        app.close();
+    }
+
+    @Test
+    void byKeyboardOnly() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit");
+            Walk.begin(desk, "K-1", "Keya");
+            desk.keyboardOnly();
+            Walk.toReady(desk);
+            assertThat(desk.state()).isEqualTo("Ready to hand over");
+            Walk.handOver(desk);
+            desk.isQuiet();
+        }
+    }
+
+    @Test
+    void onAPhone() {
+        try (Desk desk = new Desk(app.address(), 390, 844)) {
+            desk.signIn("tove");
+            Walk.begin(desk, "K-2", "Phoebe");
+            Walk.toReady(desk);
+            desk.fitsItsWidth("the last step");
+            Walk.handOver(desk);
+            desk.isQuiet();
+        }
+    }
+
+    @Test
+    void byTheBeltWhereThereAreNoAnchors() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit");
+            Walk.begin(desk, "K-3", "Beatrix");
+            Walk.seatAndChild(desk);
+            desk.tap("Second row, middle, with the anchors");
+            assertThat(desk.page().textContent("#now")).contains("has no lower anchors of its own");
+            desk.tap("Second row, middle, with the belt");
+            assertThat(desk.page().textContent("#run"))
+                    .contains("Route the belt")
+                    .doesNotContain("Hook both anchors");
+            desk.tap("Level, along and across").tap("The car is ready").tap("2 ·");
+            desk.tap("Flat through the base").tap("Another one");
+            assertThat(desk.page().textContent("#now")).contains("Buckled in the buckle of another place.");
+            desk.tap("The one of that place").tap("Tightened");
+            desk.tap("Closed, belt flat").tap("It ran out");
+            assertThat(desk.page().textContent("#now")).contains("it is not locked");
+            desk.tap("It stayed").tap("Whole on the cushion").tap("The seat belt alone");
+            assertThat(desk.title()).isEqualTo("Inch test");
+            desk.isQuiet();
+        }
+    }
+
+    @Test
+    void theQuickRideTakesThreeAnswers() {
+        try (Desk desk = new Desk(app.address(), 390, 844)) {
+            desk.signIn("marit").open("/quick");
+            desk.page().fill("[name=weight]", "7");
+            desk.page().selectOption("[name=seat]", "wrenfold-thimble");
+            desk.page().click("text=Both");
+            assertThat(desk.page().textContent(".refused")).contains("fits more than one unit");
+            assertThat(desk.page().inputValue("[name=seat]")).isEqualTo("wrenfold-thimble");
+            desk.page().fill("[name=weight]", "7 lb 2 oz");
+            desk.page().click("text=Both");
+            String card = desk.page().textContent(".card-sheet");
+            assertThat(card)
+                    .contains("planned, not checked", "American routing: along the vehicle seat back")
+                    .contains("European routing: not allowed by this seat manual.");
+            desk.isAccessible("ride card");
+            desk.fitsItsWidth("ride card");
+            desk.page().selectOption("[name=seat]", "ostler-heddle");
+            desk.page().click("text=Round behind the shell");
+            assertThat(desk.page().textContent(".card-sheet")).contains("No ride without a base");
+            desk.isQuiet();
+        }
+    }
+
+    @Test
+    void aSeatThatIsNotOnTheShelfStaysBlockedWhereNobodyRead() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").open("/fittings/new");
+            desk.page().fill("[name=reference]", "K-4");
+            desk.page().fill("[name=childName]", "Quentin");
+            desk.page().fill("[name=born]", LocalDate.now().minusDays(20).toString());
+            desk.page().fill("[name=mass]", "4.1 kg");
+            desk.page().selectOption("[name=seat]", "quick-seat");
+            desk.page().click(".begin .go");
+            desk.step("Labels and dates");
+            desk.fill("name", "Unlabelled shell").fill("model", "Z-9").fill("page", "8");
+            desk.fill("weightMin", "5 lb").fill("weightMax", "22 lb").send("Keep this seat");
+            assertThat(desk.page().textContent("#head")).contains("Unlabelled shell");
+            assertThat(desk.page().textContent("#findings")).contains("inside 5 lb to 22 lb", "is not known");
+            assertThat(desk.state()).isEqualTo("Not ready to hand over");
+        }
+    }
+}
