@@ -10,16 +10,25 @@ const isShell = (url) => /^\/(css|js|fonts|webjars)\//.test(url.pathname) || url
 const isPage = (request, url) =>
   request.mode === "navigate" && (url.pathname === "/" || url.pathname.startsWith("/fittings/"));
 
+const MOST_KEPT = 80;
+
+const forgetOldest = async (cache) => {
+  const keys = await cache.keys();
+  await Promise.all(keys.slice(0, Math.max(0, keys.length - MOST_KEPT)).map((key) => cache.delete(key)));
+};
+
 const networkFirst = async (request, name) => {
   const cache = await caches.open(name);
   try {
     const response = await fetch(request);
     if (response.ok && !response.redirected) {
       await cache.put(request, response.clone());
+      await forgetOldest(cache);
     }
     return response;
   } catch (error) {
-    const kept = await cache.match(request, { ignoreSearch: name === PAGES });
+    // The very page first; else the same fitting at another step.
+    const kept = (await cache.match(request)) ?? (await cache.match(request, { ignoreSearch: name === PAGES }));
     if (kept) {
       return kept;
     }

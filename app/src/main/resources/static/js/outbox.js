@@ -165,7 +165,7 @@
   show();
   flush();
 
-  if ("serviceWorker" in navigator) {
+  if (navigator.serviceWorker) {
     navigator.serviceWorker.register("/sw.js");
     document.querySelector("[data-sign-out]")?.addEventListener("submit", () =>
       navigator.serviceWorker.controller?.postMessage("forget"),

@@ -8,6 +8,7 @@ import app.layette.web.account.User;
 import app.layette.web.account.Users;
 import app.layette.web.shelf.Shelf;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -21,9 +22,9 @@ import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
-/** Loads the Weir Street Fitting Room into an empty database, once. */
+/** Loads the Weir Street Fitting Room, once; a load that was cut off goes on where it was. */
 @Component
 @Order(1)
 @ConditionalOnProperty(name = "layette.mode", havingValue = "demo")
@@ -33,21 +34,32 @@ class DemoData implements ApplicationRunner {
     private final PasswordEncoder passwords;
     private final Shelf shelf;
     private final DemoFamilies families;
+    private final TransactionTemplate transactions;
 
-    DemoData(Points points, Users users, PasswordEncoder passwords, Shelf shelf, DemoFamilies families) {
+    DemoData(
+            Points points,
+            Users users,
+            PasswordEncoder passwords,
+            Shelf shelf,
+            DemoFamilies families,
+            TransactionTemplate transactions) {
         this.points = points;
         this.users = users;
         this.passwords = passwords;
         this.shelf = shelf;
         this.families = families;
+        this.transactions = transactions;
     }
 
     @Override
-    @Transactional
-    public void run(ApplicationArguments arguments) throws IOException {
-        if (points.count() > 0) {
-            return;
+    public void run(ApplicationArguments arguments) {
+        if (points.count() == 0) {
+            transactions.executeWithoutResult(status -> beginPoint());
         }
+        families.load(points.findAll().get(0));
+    }
+
+    private void beginPoint() {
         Point point = points.save(new Point(
                 UUID.randomUUID(),
                 "Weir Street Fitting Room, Loomgate",
@@ -62,18 +74,21 @@ class DemoData implements ApplicationRunner {
         for (String sheet : sheets()) {
             shelf.takeIn(point.id(), sheet, new Author("ilse", Author.Role.LEAD));
         }
-        families.load(point);
     }
 
     private void user(Point point, String name, String displayName, Author.Role role) {
         users.save(new User(point.id(), name, displayName, passwords.encode(DemoPassword.VALUE), role));
     }
 
-    private static List<String> sheets() throws IOException {
-        Resource[] files = new PathMatchingResourcePatternResolver().getResources("classpath:demo/sheets/*.json");
+    private static List<String> sheets() {
         List<String> texts = new ArrayList<>();
-        for (Resource file : files) {
-            texts.add(file.getContentAsString(StandardCharsets.UTF_8));
+        try {
+            for (Resource file :
+                    new PathMatchingResourcePatternResolver().getResources("classpath:demo/sheets/*.json")) {
+                texts.add(file.getContentAsString(StandardCharsets.UTF_8));
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException("The demo's sheets cannot be read", e);
         }
         return texts;
     }

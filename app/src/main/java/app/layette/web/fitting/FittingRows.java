@@ -14,6 +14,9 @@ interface FittingRows extends JpaRepository<FittingRow, UUID> {
     @Query("select f from FittingRow f join fetch f.family where f.id = :id and f.pointId = :point")
     Optional<FittingRow> find(UUID id, UUID point);
 
+    @Query("select f from FittingRow f where f.family = :family order by f.touchedAt desc")
+    List<FittingRow> of(Family family, Limit limit);
+
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select f from FittingRow f where f.id = :id and f.pointId = :point")
     Optional<FittingRow> lock(UUID id, UUID point);

@@ -7,7 +7,10 @@ import app.layette.core.entry.FactCheck;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.FittingRecord.Unit;
+import app.layette.core.entry.How;
 import app.layette.core.entry.Sheets;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingPlanner;
@@ -46,7 +49,11 @@ public class Fittings {
     public record Appended(int seq, Planned after, PlanDifference changed) {}
 
     /** What a family begins with. */
-    record Begin(String reference, String childName, SheetVersion seat, List<EntryDraft> entries) {}
+    record Begin(String reference, String childName, SheetVersion seat, List<EntryDraft> entries, boolean comesBack) {
+        Begin(String reference, String childName, SheetVersion seat, List<EntryDraft> entries) {
+            this(reference, childName, seat, entries, false);
+        }
+    }
 
     private final FamilyRows families;
     private final FittingRows fittings;
@@ -78,12 +85,16 @@ public class Fittings {
     @Transactional
     UUID begin(Begin begin, UUID pointId, Author author) {
         Point point = viewing.point(pointId);
-        if (families.existsByPointIdAndReference(pointId, begin.reference())) {
+        Optional<Family> known = families.findByPointIdAndReference(pointId, begin.reference());
+        if (known.isPresent() != begin.comesBack()) {
+            String reason = known.isPresent() ? "TAKEN" : "UNKNOWN_FAMILY";
             throw RefusedEntryException.fields(
-                    List.of(new FieldProblem("reference", begin.reference(), "TAKEN", "", "")));
+                    List.of(new FieldProblem("reference", begin.reference(), reason, "", "")));
         }
         PracticeProfile profile = profiles.current(point);
-        Family family = families.save(new Family(pointId, begin.reference(), begin.childName()));
+        List<EntryDraft> carried =
+                known.map(family -> carriedFrom(family, point)).orElse(List.of());
+        Family family = known.orElseGet(() -> families.save(new Family(pointId, begin.reference(), begin.childName())));
         FittingRow row = fittings.save(new FittingRow(
                 UUID.randomUUID(),
                 family,
@@ -95,7 +106,9 @@ public class Fittings {
                         begin.seat().id()),
                 viewing.clock().instant()));
         FittingPlan plan = plan(row, point, List.of());
-        for (EntryDraft draft : begin.entries()) {
+        List<EntryDraft> first = new ArrayList<>(carried);
+        first.addAll(begin.entries());
+        for (EntryDraft draft : first) {
             Entry entry = store(row, draft, author, point, plan);
             plan = planAfter(row, point, plan, entry);
         }
@@ -126,6 +139,28 @@ public class Fittings {
         FittingPlan after = planAfter(row, point, before, entry);
         project(row, after);
         return new Appended(entry.seq(), planned(row, after), PlanDifference.between(before, after));
+    }
+
+    /**
+     * What a family brings back from its latest fitting: the child and its measures, as told and with their own dates,
+     * so that a fresh look replaces them and an old weight is asked for again.
+     */
+    private List<EntryDraft> carriedFrom(Family family, Point point) {
+        Optional<FittingRow> latest = fittings.of(family, Limit.of(1)).stream().findFirst();
+        if (latest.isEmpty()) {
+            return List.of();
+        }
+        Situation before = plan(latest.get(), point, log.of(latest.get())).situation();
+        List<EntryDraft> carried = new ArrayList<>();
+        before.newest(Fact.ChildDescribed.class).ifPresent(each -> carried.add(carried(each)));
+        before.newest(Fact.Weighed.class).ifPresent(each -> carried.add(carried(each)));
+        before.measured(Fact.Dimension.BODY).ifPresent(each -> carried.add(carried(each)));
+        return carried;
+    }
+
+    private static EntryDraft carried(Stamped<? extends Fact> earlier) {
+        How how = new How(How.Kind.TOLD, "carried from " + earlier.on());
+        return new EntryDraft(UUID.randomUUID(), 0, earlier.at(), how, null, earlier.value());
     }
 
     private static void checkAllowed(Fact fact, FittingPlan before, Author author) {
@@ -190,6 +225,12 @@ public class Fittings {
     public Planned planned(UUID id, UUID pointId) {
         FittingRow row = fittings.find(id, pointId).orElseThrow(NoSuchFittingException::new);
         return planned(row, plan(row, viewing.point(pointId), log.of(row)));
+    }
+
+    /** Whether a family with this reference is known at a fitting point. */
+    @Transactional(readOnly = true)
+    public boolean knowsFamily(UUID pointId, String reference) {
+        return families.findByPointIdAndReference(pointId, reference).isPresent();
     }
 
     /** The last place of a fitting, for asking whether anybody added to it. */

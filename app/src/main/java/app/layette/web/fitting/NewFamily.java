@@ -27,6 +27,10 @@ public final class NewFamily {
         this.start = start;
     }
 
+    public String reference() {
+        return reference;
+    }
+
     /** Adds an entry made one minute after the one before. */
     public NewFamily add(How how, Fact fact) {
         lines.add(new Line(how, fact));

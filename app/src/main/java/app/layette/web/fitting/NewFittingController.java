@@ -61,8 +61,14 @@ class NewFittingController {
         Wording words = viewing.wording(user);
         List<String> problems = new ArrayList<>();
         List<EntryDraft> entries = new ArrayList<>();
-        names(fields, words, problems);
-        fact(with(fields, "childDescribed"), How.TOLD, words, problems, entries);
+        boolean comesBack = fields.containsKey("comesBack");
+        checkText("reference", fields, LONGEST_REFERENCE, words, problems);
+        if (!comesBack || !fields.getOrDefault("born", "").isBlank()) {
+            fact(with(fields, "childDescribed"), How.TOLD, words, problems, entries);
+        }
+        if (!comesBack) {
+            checkText("childName", fields, LONGEST_NAME, words, problems);
+        }
         optional(fields, "mass", "weighed", words, problems, entries);
         optional(fields, "length", "lengthMeasured", words, problems, entries);
         Optional<SheetVersion> seat = seat(user, fields, sheet, words, problems);
@@ -73,9 +79,10 @@ class NewFittingController {
                 UUID id = fittings.begin(
                         new Fittings.Begin(
                                 fields.get("reference").strip(),
-                                fields.get("childName").strip(),
+                                fields.getOrDefault("childName", "").strip(),
                                 seat.get(),
-                                entries),
+                                entries,
+                                comesBack),
                         user.pointId(),
                         user.author());
                 return new ModelAndView("redirect:/fittings/" + id);
@@ -86,11 +93,6 @@ class NewFittingController {
         ModelAndView page = page(user, fields, problems);
         page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
         return page;
-    }
-
-    private static void names(Map<String, String> fields, Wording words, List<String> problems) {
-        checkText("reference", fields, LONGEST_REFERENCE, words, problems);
-        checkText("childName", fields, LONGEST_NAME, words, problems);
     }
 
     private static void checkText(

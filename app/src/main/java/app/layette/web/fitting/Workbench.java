@@ -268,7 +268,7 @@ public record Workbench(
                     words.say("phase." + key.phase()),
                     words.say("step." + key),
                     words.say(whatToDo(key)),
-                    words.knows("stance." + key) ? words.say("stance." + key) : "",
+                    stance(key),
                     asks,
                     active,
                     lines(key),
@@ -281,6 +281,12 @@ public record Workbench(
                     .map(each ->
                             words.say("conclusion." + each.conclusion()) + ": " + words.say("gateState." + each.to()))
                     .toList();
+        }
+
+        private String stance(StepKey key) {
+            String ofMethod = "stance." + key + "." + plan.method();
+            String any = "stance." + key;
+            return words.knows(ofMethod) ? words.say(ofMethod) : words.knows(any) ? words.say(any) : "";
         }
 
         /** Some steps are done otherwise by another method. */

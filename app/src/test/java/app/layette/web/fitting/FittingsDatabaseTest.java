@@ -137,6 +137,33 @@ class FittingsDatabaseTest {
     }
 
     @Test
+    void aFamilyThatComesBackBringsItsMeasuresAsTold() {
+        fittings.append(fitting, draft(new Fact.Weighed("r1", Mass.ofKilograms(3.2))), point, MARIT);
+        String reference = fittings.planned(fitting, point).reference();
+        SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
+        assertThatThrownBy(() -> fittings.begin(new Fittings.Begin(reference, "Ada", seat, List.of()), point, MARIT))
+                .hasMessageContaining("TAKEN");
+        UUID again = fittings.begin(new Fittings.Begin(reference, "", seat, List.of(), true), point, MARIT);
+        Fittings.Planned planned = fittings.planned(again, point);
+        assertThat(planned.childName()).isEqualTo("Ada");
+        assertThat(planned.plan().situation().weight()).hasValueSatisfying(weight -> {
+            assertThat(weight.value()).isEqualTo(Mass.ofKilograms(3.2));
+            assertThat(weight.how().kind()).isEqualTo(How.Kind.TOLD);
+            assertThat(weight.how().place()).startsWith("carried from 20");
+        });
+        fittings.append(again, draft(new Fact.Weighed("r1", Mass.ofKilograms(3.3))), point, MARIT);
+        assertThat(fittings.planned(again, point)
+                        .plan()
+                        .situation()
+                        .weight()
+                        .orElseThrow()
+                        .value())
+                .isEqualTo(Mass.ofKilograms(3.3));
+        assertThatThrownBy(() -> fittings.begin(new Fittings.Begin("nobody", "", seat, List.of(), true), point, MARIT))
+                .hasMessageContaining("UNKNOWN_FAMILY");
+    }
+
+    @Test
     void anotherFittingPointSeesNothing() {
         assertThatThrownBy(() -> fittings.planned(fitting, UUID.randomUUID()))
                 .isInstanceOf(NoSuchFittingException.class);

@@ -42,6 +42,9 @@ class ConnectionIT {
             desk.tapOffline("At the armpits");
             assertThat(desk.waiting()).isEqualTo("3 entries waiting");
             assertThat(desk.page().textContent("#outbox-list")).contains("Thin clothes only", "Snug", "At the armpits");
+            desk.page().reload();
+            assertThat(desk.title()).as("the kept page, without a connection").isEqualTo("Harness the child");
+            assertThat(desk.waiting()).isEqualTo("3 entries waiting");
             desk.offline(false);
             desk.page().reload();
             waitUntilSent(desk);

@@ -70,6 +70,22 @@ class EveryViewIT {
     }
 
     @Test
+    void theFirstViewIsLight() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.page()
+                    .context()
+                    .addInitScript("Object.defineProperty(navigator, 'serviceWorker', {value: undefined})");
+            desk.signIn("marit").page().click("text=Tamsin");
+            desk.page().waitForLoadState();
+            assertThat(desk.bytesOverTheWire())
+                    .as("sign-in, today and a fitting together")
+                    .isBetween(20_000, 400_000);
+            System.out.println("First views over the wire: " + desk.bytesOverTheWire() + " bytes");
+            desk.isQuiet();
+        }
+    }
+
+    @Test
     void unitsSwitchAndStay() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
             desk.signIn("tove").page().click("text=Tamsin");

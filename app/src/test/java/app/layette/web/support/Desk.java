@@ -10,6 +10,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.Request;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -38,6 +39,7 @@ public final class Desk implements AutoCloseable {
                     .setExecutablePath(Path.of("/usr/bin/chromium"))
                     .setArgs(FLAGS));
     private final List<String> complaints = new ArrayList<>();
+    private final List<Request> requests = new ArrayList<>();
     private final String address;
     private Page page;
     private boolean keyboardOnly;
@@ -60,6 +62,7 @@ public final class Desk implements AutoCloseable {
             }
         });
         page.onPageError(complaints::add);
+        page.onRequestFinished(requests::add);
         page.onRequest(request -> {
             if (!request.url().startsWith(address) && !request.url().startsWith("data:")) {
                 complaints.add("request to " + request.url());
@@ -176,6 +179,13 @@ public final class Desk implements AutoCloseable {
     /** Says what in the outbox waits; empty when nothing does. */
     public String waiting() {
         return page.isVisible("#outbox") ? page.textContent("#outbox-title") : "";
+    }
+
+    /** Bytes over the wire so far; only true where no service worker stands in between. */
+    public int bytesOverTheWire() {
+        return List.copyOf(requests).stream()
+                .mapToInt(request -> request.sizes().responseBodySize + request.sizes().responseHeadersSize)
+                .sum();
     }
 
     /** What was complained of so far is forgiven: the network was cut on purpose. */

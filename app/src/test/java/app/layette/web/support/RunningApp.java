@@ -58,6 +58,7 @@ public final class RunningApp implements AutoCloseable {
         ProcessBuilder builder = new ProcessBuilder(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-Xmx512m",
+                "-XX:TieredStopAtLevel=1",
                 "-jar",
                 Path.of("target", "layette.jar").toString()));
         builder.environment().put("LAYETTE_MODE", "demo");

@@ -28,7 +28,7 @@ public final class BaselessView {
             view.shoulderRoundShell();
         }
         view.lapOverGuides();
-        view.name("ride.headEnd", new Point(0, 330), Anchor.MIDDLE);
+        view.name("ride.headEnd", new Point(0, 384), Anchor.MIDDLE);
         view.name("ride.buckle", new Point(-258, -40), Anchor.END);
         view.name("ride.upperGuide", new Point(258, -150), Anchor.START);
         view.name("ride.seatBack", new Point(0, -216), Anchor.MIDDLE);
