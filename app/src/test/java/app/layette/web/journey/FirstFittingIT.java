@@ -16,8 +16,10 @@ class FirstFittingIT {
             desk.signIn("marit");
             Walk.begin(desk, "J-7", "Wilhelmina");
             Walk.seatAndChild(desk);
+            desk.isQuiet();
             app.kill();
             app.start();
+            desk.forgive();
             desk.page().reload();
             assertThat(desk.page().textContent("#run .step.done >> nth=0")).contains("Meet the child");
             assertThat(desk.page().locator("#run .step.done"))

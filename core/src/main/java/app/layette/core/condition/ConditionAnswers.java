@@ -50,11 +50,11 @@ public final class ConditionAnswers {
                         .changedBy("OTHER_SEAT"));
     }
 
-    /** CND-4: a look-up is good for the profile's days. */
+    /** CND-4: a look-up is good for the profile's days; one dated in the future is no look-up. */
     private static Judged recallAge(Situation situation, Stamped<String> answer) {
         long days = ChronoUnit.DAYS.between(answer.on(), situation.today());
         int allowed = situation.practice().profile().recallDays();
-        boolean old = days > allowed;
+        boolean old = days > allowed || days < 0;
         String fine = answer.value().equals("NONE_OPEN") ? "noneOpen" : "remedyDone";
         return Verdict.judged(Finding.of(CND_4, old ? Weight.NOT_KNOWN : Weight.HOLDS, old ? "lookUpTooOld" : fine)
                 .with("lookedUp", answer.on())

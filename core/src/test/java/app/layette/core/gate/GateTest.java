@@ -236,6 +236,10 @@ class GateTest {
         FittingBuilder fitting = FittingBuilder.ready();
         fitting.today = FittingBuilder.TODAY.plusDays(30);
         assertThat(fitting.state(Conclusion.RECALL).state()).isEqualTo(State.PASSED);
+        fitting.today = FittingBuilder.TODAY.minusDays(1);
+        assertThat(fitting.state(Conclusion.RECALL).state())
+                .as("dated in the future")
+                .isEqualTo(State.NOT_KNOWN);
         fitting.today = FittingBuilder.TODAY.plusDays(31);
         assertThat(fitting.state(Conclusion.RECALL).state()).isEqualTo(State.NOT_KNOWN);
         assertThat(fitting.state(Conclusion.RECALL).findings().get(0).reason()).isEqualTo("lookUpTooOld");
