@@ -136,6 +136,11 @@ public final class FactCheck {
                 && isBlank(taught.reason())) {
             problems.add(new FieldProblem("reason", "", "NEEDED", "", ""));
         }
+        if (fact instanceof Fact.SheetAdopted choice
+                && choice.adoption() == Fact.Adoption.DECLINED
+                && isBlank(choice.reason())) {
+            problems.add(new FieldProblem("reason", "", "NEEDED", "", ""));
+        }
         if (fact instanceof Fact.Ordered ordered && ordered.order() != Fact.OrderKind.NONE && isBlank(ordered.role())) {
             problems.add(new FieldProblem("role", "", "NEEDED", "", ""));
         }

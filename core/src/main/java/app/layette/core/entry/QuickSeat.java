@@ -13,7 +13,10 @@ import app.layette.core.seat.SeatKind;
 import app.layette.core.seat.SeatSheet;
 import java.util.List;
 
-/** A seat that is not on the shelf, made from what was read of it. What nobody read stays not looked at. */
+/**
+ * A seat that is not on the shelf, made from what was read of it. What nobody read stays not looked at; of the level
+ * indicator only its kind is read, so no band is known and no reading passes.
+ */
 public final class QuickSeat {
     /** Id that a unit carries in place of a sheet's. */
     public static final String SHEET = "quick-seat";
@@ -27,10 +30,7 @@ public final class QuickSeat {
                 seat.indicator() == null
                         ? null
                         : new Indicator(
-                                seat.indicator(),
-                                Indicator.Mount.CARRIER,
-                                Indicator.Pass.WHOLLY_INSIDE,
-                                List.of(new Indicator.Band(null, null, null))),
+                                seat.indicator(), Indicator.Mount.CARRIER, Indicator.Pass.WHOLLY_INSIDE, List.of()),
                 source);
         return new SeatSheet(
                 new SheetVersion(SHEET, 1),

@@ -5,12 +5,14 @@ import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact.Ended;
 import app.layette.core.entry.Fact.Ending;
 import app.layette.core.entry.Fact.Ordered;
+import app.layette.core.entry.Fact.SheetAdopted;
 import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Sheets;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.SheetVersion;
 import app.layette.core.finding.Finding;
 import app.layette.core.gate.Gate;
 import app.layette.core.gate.RuleBook;
@@ -22,6 +24,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Plans a fitting: {@code plan = f(practice, sheets, entries, today)}. No clock, no database, no state. */
 public final class FittingPlanner {
@@ -84,10 +88,27 @@ public final class FittingPlanner {
                 .filter(entry -> entry.seq() < ended.seq())
                 .toList();
         FittingRecord then = new FittingRecord(record.riders(), record.units(), earlier);
-        Situation before = Situation.of(practice, sheets, then, ended.on());
+        Situation before = Situation.of(practice, adoptedAlone(sheets, earlier), then, ended.on());
         return before.method()
                 .map(method -> Gate.judge(rules, before, method).isOpen())
                 .orElse(false);
+    }
+
+    /** A sheet version that came after a hand-over is something due; it does not undo what was signed. */
+    private static Sheets adoptedAlone(Sheets sheets, List<Entry> entries) {
+        Set<SheetVersion> adopted = entries.stream()
+                .map(Entry::fact)
+                .filter(SheetAdopted.class::isInstance)
+                .map(SheetAdopted.class::cast)
+                .map(each -> new SheetVersion(each.of(), each.version()))
+                .collect(Collectors.toSet());
+        return new Sheets(
+                sheets.seats().stream()
+                        .filter(each -> adopted.contains(each.sheet()))
+                        .toList(),
+                sheets.cars().stream()
+                        .filter(each -> adopted.contains(each.sheet()))
+                        .toList());
     }
 
     private static List<Finding> findings(Gate gate) {

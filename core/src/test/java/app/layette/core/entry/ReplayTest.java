@@ -93,6 +93,9 @@ class ReplayTest {
                         situation))
                 .extracting(FieldProblem::field)
                 .containsExactly("born", "gestationDays", "birthWeight");
+        assertThat(FactCheck.problems(new Fact.SheetAdopted("test-seat", 2, Fact.Adoption.DECLINED, " "), situation))
+                .extracting(FieldProblem::field)
+                .containsExactly("reason");
         assertThat(FactCheck.problems(new Fact.Answered("u1", Question.SNUG, "ROUGHLY"), situation))
                 .extracting(FieldProblem::reason)
                 .containsExactly("NOT_AMONG");

@@ -10,10 +10,12 @@ import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
+import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingPlanner;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.fixture.FittingBuilder;
+import app.layette.core.fixture.SeatSheetBuilder;
 import app.layette.core.gate.ConclusionState.State;
 import app.layette.core.measure.Length;
 import app.layette.core.rule.Conclusion;
@@ -261,6 +263,19 @@ class GateTest {
         FittingBuilder yearsLater = FittingBuilder.ready().add(handOver);
         yearsLater.today = FittingBuilder.TODAY.plusYears(9);
         assertThat(yearsLater.plan().state()).isEqualTo(FittingState.HANDED_OVER);
+    }
+
+    @Test
+    void aNewerSheetDoesNotUndoASignedHandOverButBlocksAnOpenOne() {
+        SeatSheetBuilder newer = new SeatSheetBuilder();
+        newer.sheet = new SheetVersion("test-seat", 2);
+        FittingBuilder signed =
+                FittingBuilder.ready().add(new Fact.Ended("u1", Fact.Ending.HANDED_OVER, null, null, null));
+        signed.moreSeats.add(newer.build());
+        assertThat(signed.plan().state()).isEqualTo(FittingState.HANDED_OVER);
+        FittingBuilder open = FittingBuilder.ready();
+        open.moreSeats.add(newer.build());
+        assertThat(open.plan().mayHandOver()).isFalse();
     }
 
     @Test
