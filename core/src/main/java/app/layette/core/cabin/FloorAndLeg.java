@@ -45,6 +45,30 @@ public final class FloorAndLeg implements Rule {
         return new AnsweredByEye(Conclusion.FLOOR_AND_LEG, Question.LEG, FloorAndLeg::used).judge(situation);
     }
 
+    /** What can be said before the leg stands: whether its foot would have a floor to stand on here. */
+    public static Finding beforehand(Situation situation) {
+        Evidence<LegUse> leg = situation.seat().map(SeatSheet::leg).orElse(Evidence.notLooked());
+        if (leg.value().isEmpty()) {
+            return Finding.of(CAB_8, Weight.NOT_KNOWN, "legNotKnown")
+                    .from(leg)
+                    .changedBy("SEAT_MANUAL")
+                    .build();
+        }
+        if (leg.value().get() == LegUse.NO_LEG) {
+            return Finding.of(CAB_8, Weight.HOLDS, "noLeg").from(leg).build();
+        }
+        Finding standing = standing(situation).changedBy("OTHER_PLACE").build();
+        if (standing.weight() == Weight.HOLDS) {
+            return Finding.of(CAB_8, Weight.HOLDS, "floorForLeg").build();
+        }
+        boolean maybeLeftOut = standing.weight() == Weight.STOP && leg.value().get() == LegUse.WHEN_POSSIBLE;
+        return maybeLeftOut
+                ? Finding.of(CAB_8, Weight.ADVISE, "storageLeavesLegOut")
+                        .changedBy("OTHER_PLACE")
+                        .build()
+                : standing;
+    }
+
     private static Judged used(Situation situation, Stamped<String> answer) {
         return Verdict.judged(
                 answer.value().equals("NOT_USED")

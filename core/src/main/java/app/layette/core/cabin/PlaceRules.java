@@ -12,13 +12,16 @@ import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
+import app.layette.core.measure.Length;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.Verdict;
+import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.SeatingPosition.Airbag;
 import app.layette.core.vehicle.SeatingPosition.Facing;
 import app.layette.core.vehicle.SeatingPosition.OwnAnchors;
+import app.layette.core.vehicle.Side;
 import java.util.List;
 import java.util.function.BiFunction;
 
@@ -87,9 +90,36 @@ public final class PlaceRules {
         if (anchors.value().isEmpty()) {
             return Finding.of(CAB_4, Weight.NOT_KNOWN, "anchorsNotKnown").from(anchors);
         }
-        return anchors.value().get() == OwnAnchors.OWN_PAIR
-                ? Finding.of(CAB_4, Weight.HOLDS, "ownPair").from(anchors)
+        if (anchors.value().get() == OwnAnchors.OWN_PAIR) {
+            return Finding.of(CAB_4, Weight.HOLDS, "ownPair").from(anchors);
+        }
+        return mayBorrow(situation, position.id())
+                ? borrowed(situation).from(anchors)
                 : Finding.of(CAB_4, Weight.STOP, "noOwnPair").from(anchors);
+    }
+
+    /** Only the middle, between two places that have a pair each, has inner anchors to borrow. */
+    private static boolean mayBorrow(Situation situation, PositionId place) {
+        return place.side() == Side.MIDDLE
+                && hasPair(situation, new PositionId(place.row(), Side.LEFT))
+                && hasPair(situation, new PositionId(place.row(), Side.RIGHT));
+    }
+
+    private static boolean hasPair(Situation situation, PositionId place) {
+        return situation
+                .car()
+                .flatMap(car -> car.position(place))
+                .flatMap(position -> position.anchors().value())
+                .filter(pair -> pair == OwnAnchors.OWN_PAIR)
+                .isPresent();
+    }
+
+    private static Finding.Builder borrowed(Situation situation) {
+        Evidence<Length> spacing = situation.car().orElseThrow().borrowedSpacing();
+        Finding.Builder finding = permitted(situation, CAB_4, PermissionKey.BORROWED_INNER_ANCHORS, "borrowed")
+                .from(spacing);
+        spacing.value().ifPresent(each -> finding.with("spacing", each));
+        return finding;
     }
 
     /** A finding from a permission: holds, stop or not known, with reasons ending in Allowed, NotAllowed, NotKnown. */

@@ -48,13 +48,15 @@ public final class Expiry implements Rule {
     @Override
     public Verdict judge(Situation situation) {
         Optional<SeatSheet> seat = situation.seat();
-        Optional<Stamped<LabelRead>> carrier = situation.label(Part.CARRIER);
-        Optional<Stamped<LabelRead>> base = situation.label(Part.BASE);
-        if (seat.isEmpty() || carrier.isEmpty() || base.isEmpty()) {
+        List<LabelRead> labels = new ArrayList<>();
+        for (Part part : parts(situation)) {
+            situation.label(part).map(Stamped::value).ifPresent(labels::add);
+        }
+        if (seat.isEmpty() || labels.size() < parts(situation).size()) {
             return Verdict.open("LABEL");
         }
         List<LastDay> lastDays = new ArrayList<>();
-        for (LabelRead label : List.of(carrier.get().value(), base.get().value())) {
+        for (LabelRead label : labels) {
             Optional<LastDay> last = lastDay(label, seat.get());
             if (last.isEmpty()) {
                 return Verdict.judged(undated(label, seat.get()));
@@ -70,13 +72,18 @@ public final class Expiry implements Rule {
     /** The last usable day of the whole restraint, as far as the labels and the sheet give one. */
     public static Optional<LastDay> of(Situation situation) {
         List<LastDay> lastDays = new ArrayList<>();
-        for (Part part : Part.values()) {
+        for (Part part : parts(situation)) {
             situation
                     .label(part)
                     .flatMap(label -> situation.seat().flatMap(seat -> lastDay(label.value(), seat)))
                     .ifPresent(lastDays::add);
         }
         return earliest(lastDays);
+    }
+
+    /** A base has a date of its own; a restraint without one has the label of its shell. */
+    private static List<Part> parts(Situation situation) {
+        return situation.usualMethod().isOnBase() ? List.of(Part.CARRIER, Part.BASE) : List.of(Part.CARRIER);
     }
 
     private static Optional<LastDay> earliest(List<LastDay> lastDays) {

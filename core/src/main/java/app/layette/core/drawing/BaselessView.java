@@ -33,7 +33,7 @@ public final class BaselessView {
         view.name("ride.upperGuide", new Point(258, -150), Anchor.START);
         view.name("ride.seatBack", new Point(0, -216), Anchor.MIDDLE);
         return new Drawing(
-                "ride", -470, -250, 940, 640, view.sketch.shapes(), "drawing.ride.description." + routing, Map.of());
+                "ride", -470, -250, 940, 680, view.sketch.shapes(), "drawing.ride.description." + routing, Map.of());
     }
 
     private void drawSeat() {

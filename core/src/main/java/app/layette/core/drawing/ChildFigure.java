@@ -15,13 +15,13 @@ import java.util.Optional;
  * @param shoulderMeasured whether the shoulder was measured
  * @param crownMeasured whether the crown was measured
  */
-record ChildFigure(double shoulder, double crown, boolean shoulderMeasured, boolean crownMeasured) {
+public record ChildFigure(double shoulder, double crown, boolean shoulderMeasured, boolean crownMeasured) {
     private static final double TYPICAL_NEWBORN_MM = 500;
     private static final double SHOULDER_SHARE = 0.43;
     private static final double CROWN_SHARE = 0.66;
     private static final double ARMPIT_BELOW_SHOULDER_SHARE = 0.09;
 
-    static ChildFigure of(Situation situation) {
+    public static ChildFigure of(Situation situation) {
         double body = situation
                 .measured(Dimension.BODY)
                 .map(measured -> measured.value().length().millimetres())
@@ -47,15 +47,15 @@ record ChildFigure(double shoulder, double crown, boolean shoulderMeasured, bool
     }
 
     /** Height of the armpit, where the chest clip belongs. */
-    double armpit() {
+    public double armpit() {
         return shoulder - ARMPIT_BELOW_SHOULDER_SHARE * shoulder / SHOULDER_SHARE;
     }
 
-    Length shoulderLength() {
+    public Length shoulderLength() {
         return Length.ofMillimetres(shoulder);
     }
 
-    double headRadius() {
+    public double headRadius() {
         return Math.max(45, (crown - shoulder) * 0.54);
     }
 }

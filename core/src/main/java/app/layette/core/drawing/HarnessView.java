@@ -135,9 +135,25 @@ public final class HarnessView {
                     Map.of("slot", Argument.of(number), "height", Argument.of(slots.get(i))));
         }
         if (slots.isEmpty()) {
-            sketch.label(
-                    Ink.UNKNOWN, new Point(238, top * 0.5), Anchor.START, Rank.MAIN, "harness.slotsUnknown", Map.of());
+            drawCountedSlots(situation.slotCount());
         }
+    }
+
+    /** Slots that were counted and not measured: evenly spaced, dotted, since nobody knows their heights. */
+    private void drawCountedSlots(int count) {
+        for (int slot = 1; slot <= count; slot++) {
+            double height = top * (0.35 + 0.4 * slot / (count + 1));
+            for (int side : new int[] {-1, 1}) {
+                sketch.line(Ink.UNKNOWN, new Point(side * 44, height), new Point(side * 100, height));
+            }
+        }
+        sketch.label(
+                Ink.UNKNOWN,
+                new Point(238, top * 0.5),
+                Anchor.START,
+                Rank.MAIN,
+                count == 0 ? "harness.slotsUnknown" : "harness.slotsCounted",
+                Map.of("slots", Argument.of(count)));
     }
 
     private void drawChild() {

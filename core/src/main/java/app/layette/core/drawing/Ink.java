@@ -20,6 +20,22 @@ public enum Ink {
     MEASURED,
     /** Computed. */
     COMPUTED,
+    /** How unsure a computed angle is. */
+    FAN,
+    /** The moving part of an indicator, as computed. */
+    COMPUTED_MARK,
+    /** The moving part of an indicator, as it was seen. */
+    SEEN_MARK,
+    /** The clear tube of an indicator. */
+    TUBE,
+    /** What is forbidden. */
+    STOP,
+    /** The bar in what is forbidden. */
+    STOP_BAR,
+    /** A surface to tap. */
+    TAP,
+    /** The surface that is chosen. */
+    CHOSEN,
     /** Not known. */
     UNKNOWN,
     /** The allowed band. */

@@ -49,6 +49,65 @@ public sealed interface Shape {
     record Label(Point at, String key, Map<String, Argument> arguments, Anchor anchor, Rank rank, Ink ink)
             implements Shape {}
 
+    /**
+     * Shapes that move together when the restraint is set otherwise.
+     *
+     * @param part which part they are
+     */
+    record Group(Part part, List<Shape> shapes) implements Shape {
+        public Group {
+            shapes = List.copyOf(shapes);
+        }
+
+        @Override
+        public Ink ink() {
+            return Ink.FAINT;
+        }
+    }
+
+    /**
+     * Shapes that lead somewhere when they are tapped.
+     *
+     * @param target what they stand for; a screen knows where that is
+     * @param key message key of what tapping them shows, for those who cannot see them
+     * @param arguments typed values of the message
+     */
+    record Link(String target, String key, Map<String, Argument> arguments, List<Shape> shapes) implements Shape {
+        public Link {
+            shapes = List.copyOf(shapes);
+        }
+
+        @Override
+        public Ink ink() {
+            return Ink.FAINT;
+        }
+    }
+
+    /** Parts of the side view that move. */
+    enum Part {
+        /** Base, carrier and child. */
+        RESTRAINT,
+        /** Carrier and child on the base, moved by a slide. */
+        CARRIER,
+        /** Foot, dial foot or roll under the foot end. */
+        LIFT,
+        /** What the lift is called. */
+        LIFT_SAYS,
+        NEEDLE,
+        /** The angle in words. */
+        NEEDLE_SAYS,
+        FAN_LOW,
+        FAN_HIGH,
+        /** What moves in the seat's own indicator. */
+        MARK,
+        GAP,
+        /** Stretches of a belt, in the order in which hands lay them. */
+        BELT_1,
+        BELT_2,
+        BELT_3,
+        BELT_4
+    }
+
     /** Which part of a label stands at its point. */
     enum Anchor {
         START,

@@ -10,42 +10,60 @@ import java.util.Map;
 import java.util.function.UnaryOperator;
 
 /** Collects the shapes of a view, moving each point by the pose of the part that is being drawn. */
-final class Sketch {
+public final class Sketch {
     private final List<Shape> shapes = new ArrayList<>();
 
-    List<Shape> shapes() {
+    public List<Shape> shapes() {
         return shapes;
     }
 
-    void polygon(Ink ink, UnaryOperator<Point> pose, Point... points) {
+    /** Everything drawn meanwhile moves together. */
+    public void group(Shape.Part part, Runnable drawing) {
+        int before = shapes.size();
+        drawing.run();
+        List<Shape> moved = new ArrayList<>(shapes.subList(before, shapes.size()));
+        shapes.subList(before, shapes.size()).clear();
+        shapes.add(new Shape.Group(part, moved));
+    }
+
+    /** Everything drawn meanwhile leads to one target. */
+    public void link(String target, String key, Map<String, Argument> arguments, Runnable drawing) {
+        int before = shapes.size();
+        drawing.run();
+        List<Shape> linked = new ArrayList<>(shapes.subList(before, shapes.size()));
+        shapes.subList(before, shapes.size()).clear();
+        shapes.add(new Shape.Link(target, "drawing." + key, arguments, linked));
+    }
+
+    public void polygon(Ink ink, UnaryOperator<Point> pose, Point... points) {
         shapes.add(new Shape.Outline(posed(pose, points), true, false, ink));
     }
 
-    void blob(Ink ink, UnaryOperator<Point> pose, Point... points) {
+    public void blob(Ink ink, UnaryOperator<Point> pose, Point... points) {
         shapes.add(new Shape.Outline(posed(pose, points), true, true, ink));
     }
 
-    void curve(Ink ink, UnaryOperator<Point> pose, Point... points) {
+    public void curve(Ink ink, UnaryOperator<Point> pose, Point... points) {
         shapes.add(new Shape.Outline(posed(pose, points), false, true, ink));
     }
 
-    void line(Ink ink, Point from, Point to) {
+    public void line(Ink ink, Point from, Point to) {
         shapes.add(new Shape.Outline(List.of(from, to), false, false, ink));
     }
 
-    void ribbon(Ink ink, double width, UnaryOperator<Point> pose, Point... points) {
+    public void ribbon(Ink ink, double width, UnaryOperator<Point> pose, Point... points) {
         shapes.add(new Shape.Ribbon(posed(pose, points), width, ink));
     }
 
-    void disc(Ink ink, Point centre, double radius) {
+    public void disc(Ink ink, Point centre, double radius) {
         shapes.add(new Shape.Disc(centre, radius, ink));
     }
 
-    void arc(Ink ink, Point centre, double inner, double outer, double from, double to) {
+    public void arc(Ink ink, Point centre, double inner, double outer, double from, double to) {
         shapes.add(new Shape.Arc(centre, inner, outer, from, to, ink));
     }
 
-    void label(Ink ink, Point at, Anchor anchor, Rank rank, String key, Map<String, Argument> arguments) {
+    public void label(Ink ink, Point at, Anchor anchor, Rank rank, String key, Map<String, Argument> arguments) {
         shapes.add(new Shape.Label(at, "drawing." + key, arguments, anchor, rank, ink));
     }
 

@@ -7,6 +7,8 @@ public enum Act {
     TIGHTENED(Change.TIGHTENED),
     PRESSED_OR_ROCKED(Change.TIGHTENED),
     ANCHOR_TOUCHED(Change.TIGHTENED),
+    /** Rigid arms walked in until the base presses into the cushion. */
+    ARMS_WALKED_IN(Change.TIGHTENED),
     CARRIER_ON(Change.CARRIER_ON_OFF),
     CARRIER_OFF(Change.CARRIER_ON_OFF),
     COVER_CHANGED(Change.INSERT),

@@ -55,7 +55,7 @@ final class Changes {
         if (fact instanceof Fact.InsertSet) {
             return Optional.of(Change.INSERT);
         }
-        if (fact instanceof Fact.DeviceSet) {
+        if (fact instanceof Fact.DeviceSet || fact instanceof Fact.RollPlaced) {
             return Optional.of(Change.TIGHTENED);
         }
         if (fact instanceof Fact.HandleSet) {

@@ -9,6 +9,8 @@ import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator;
+import app.layette.core.vehicle.Belt.LatchPlate;
+import app.layette.core.vehicle.Belt.Retractor;
 import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.SeatingPosition.Airbag;
 import app.layette.core.vehicle.SeatingPosition.Facing;
@@ -69,13 +71,34 @@ public sealed interface Fact {
     /** The caregiver's choice of place and method. */
     record Placed(String of, PositionId position, Method method) implements Fact {}
 
+    /** What lies rolled under the foot end (REC-6); the sizes are {@code null} where the kind has none. */
+    record RollPlaced(
+            String of,
+            RollKind roll,
+            Length diameter,
+            Softness softness,
+            Length thickness,
+            Integer layers,
+            Length rolled,
+            Boolean underFoot)
+            implements Fact {}
+
     /** Ground slope along the car, nose-up positive. */
     record GroundMeasured(String of, Angle pitch) implements Fact {}
 
-    /** Cushion slope γ with the car on level ground, positive when it drops towards the bight. */
+    /** A level on the door sill, and again with the car turned round: both nose-up positive as read (REC-3). */
+    record SillsRead(String of, Angle first, Angle turned) implements Fact {}
+
+    /** How far the car leans sideways. */
+    record LeanMeasured(String of, Angle lean) implements Fact {}
+
+    /** A level laid on the cushion, as read: positive when it drops towards the bight. The ground's slope is in it. */
     record CushionMeasured(String of, Angle slope) implements Fact {}
 
     record LevelRead(String of, Stage stage, Indicator.Reading reading) implements Fact {}
+
+    /** The recline angle as a level on the shell back reads it, the ground's slope in it. Advises; passes nothing. */
+    record AngleRead(String of, Stage stage, Angle angle, AngleSource source) implements Fact {}
 
     record Acted(String of, Act act) implements Fact {}
 
@@ -92,12 +115,22 @@ public sealed interface Fact {
 
     /** A car without a sheet: one place, as seen; {@code null} where the technician is unsure. */
     record QuickCarSeen(
-            String of, String name, PositionId position, Facing facing, Airbag airbag, OwnAnchors anchors, Floor floor)
+            String of,
+            String name,
+            PositionId position,
+            Facing facing,
+            Airbag airbag,
+            OwnAnchors anchors,
+            Floor floor,
+            Retractor retractor,
+            LatchPlate latchPlate,
+            BeltSort belt)
             implements Fact {}
 
     /**
      * A seat that is not on the shelf, as its label and its manual's page say; {@code null} where nobody has looked.
-     * Counts only with its page; everything else about the seat stays not looked at.
+     * Counts only with its page; everything else about the seat stays not looked at. {@code slots} are counted, not
+     * measured. {@code pass} is what the manual counts as level for children from {@code zoneFrom} to {@code zoneTo}.
      */
     record QuickSeatRead(
             String of,
@@ -106,7 +139,12 @@ public sealed interface Fact {
             Mass weightMin,
             Mass weightMax,
             Length lengthMax,
+            Integer slots,
             Indicator.Kind indicator,
+            Indicator.Pass pass,
+            Mass zoneFrom,
+            Mass zoneTo,
+            RoutingsShown routings,
             HandlePosition handle)
             implements Fact {}
 
@@ -138,6 +176,20 @@ public sealed interface Fact {
         BARE
     }
 
+    /** Whether a belt has a bag in it (CAB-6). */
+    enum BeltSort {
+        PLAIN,
+        INFLATABLE
+    }
+
+    /** The baseless routings that a seat manual shows. */
+    enum RoutingsShown {
+        EUROPEAN,
+        AMERICAN,
+        BOTH,
+        NEITHER
+    }
+
     /** Parts with a label of their own. */
     enum Part {
         CARRIER,
@@ -157,6 +209,30 @@ public sealed interface Fact {
         PRESSED,
         TIGHT,
         CHILD
+    }
+
+    /** Where an angle was read. */
+    enum AngleSource {
+        /** Typed in from a level that somebody holds. */
+        LEVEL,
+        /** The motion sensor of the phone or tablet. */
+        DEVICE_SENSOR,
+        /** A digital angle gauge that sends its reading. */
+        GAUGE
+    }
+
+    /** What can lie rolled under the foot end. */
+    enum RollKind {
+        NONE,
+        TOWEL,
+        NOODLE,
+        NOODLE_TRIANGLE
+    }
+
+    /** How much a noodle gives. */
+    enum Softness {
+        FIRM,
+        SOFT
     }
 
     /** How a part of the teach-back went. */

@@ -24,6 +24,9 @@ public final class FactCheck {
     private static final double STEEPEST_GROUND = 30;
     private static final double FLATTEST_CUSHION = -10;
     private static final double STEEPEST_CUSHION = 35;
+    private static final double MOST_UPRIGHT = 0;
+    private static final double FLATTEST_SHELL = 80;
+    private static final int MOST_LAYERS = 16;
 
     private final Situation situation;
     private final List<FieldProblem> problems = new ArrayList<>();
@@ -38,6 +41,7 @@ public final class FactCheck {
         check.child(fact);
         check.measures(fact);
         check.settings(fact);
+        check.quickSeat(fact);
         check.answers(fact);
         return List.copyOf(check.problems);
     }
@@ -69,10 +73,51 @@ public final class FactCheck {
         if (fact instanceof Fact.CushionMeasured cushion) {
             number("slope", cushion.slope().degrees(), FLATTEST_CUSHION, STEEPEST_CUSHION);
         }
+        if (fact instanceof Fact.SillsRead sills) {
+            number("first", sills.first().degrees(), -STEEPEST_GROUND, STEEPEST_GROUND);
+            number("turned", sills.turned().degrees(), -STEEPEST_GROUND, STEEPEST_GROUND);
+        }
+        if (fact instanceof Fact.LeanMeasured lean) {
+            number("lean", lean.lean().degrees(), -STEEPEST_GROUND, STEEPEST_GROUND);
+        }
+        if (fact instanceof Fact.AngleRead read) {
+            number("angle", read.angle().degrees(), MOST_UPRIGHT, FLATTEST_SHELL);
+        }
+        if (fact instanceof Fact.RollPlaced roll) {
+            roll(roll);
+        }
         if (fact instanceof Fact.QuantityRead read) {
             mass("mass", read.mass(), MassRange.SHEET);
             length("length", read.length(), LengthRange.GAP);
         }
+    }
+
+    private void roll(Fact.RollPlaced roll) {
+        boolean noodle = roll.roll() == Fact.RollKind.NOODLE || roll.roll() == Fact.RollKind.NOODLE_TRIANGLE;
+        if (noodle) {
+            needed("diameter", roll.diameter());
+            needed("softness", roll.softness());
+            length("diameter", roll.diameter(), rollRange("diameter"));
+        }
+        if (roll.roll() == Fact.RollKind.TOWEL) {
+            needed("thickness", roll.thickness());
+            needed("layers", roll.layers());
+            needed("rolled", roll.rolled());
+            length("thickness", roll.thickness(), rollRange("thickness"));
+            length("rolled", roll.rolled(), rollRange("rolled"));
+            if (roll.layers() != null) {
+                number("layers", roll.layers(), 1, MOST_LAYERS);
+            }
+        }
+    }
+
+    /** The range that a size of a roll is taken in. */
+    public static LengthRange rollRange(String field) {
+        return switch (field) {
+            case "diameter" -> LengthRange.ROLL;
+            case "thickness" -> LengthRange.CLOTH_THICKNESS;
+            default -> LengthRange.CLOTH;
+        };
     }
 
     /** The range that a dimension is taken in. */
@@ -87,11 +132,8 @@ public final class FactCheck {
     }
 
     private void settings(Fact fact) {
-        int slots = situation
-                .seat()
-                .flatMap(seat -> seat.shell().slots().value())
-                .map(List::size)
-                .orElse(MOST_SLOTS);
+        int counted = situation.slotCount();
+        int slots = counted == 0 ? MOST_SLOTS : counted;
         if (fact instanceof Fact.ShoulderSeen seen) {
             number("slotAtOrBelow", seen.slotAtOrBelow(), 0, slots);
         }
@@ -109,12 +151,43 @@ public final class FactCheck {
         }
     }
 
+    private void quickSeat(Fact fact) {
+        if (fact instanceof Fact.QuickSeatRead seat) {
+            if (seat.slots() != null) {
+                number("slots", seat.slots(), 1, MOST_SLOTS);
+            }
+            mass("zoneFrom", seat.zoneFrom(), MassRange.CHILD);
+            mass("zoneTo", seat.zoneTo(), MassRange.CHILD);
+            boolean anyZone = seat.pass() != null || seat.zoneFrom() != null || seat.zoneTo() != null;
+            if (anyZone) {
+                needed("indicator", seat.indicator());
+                needed("pass", seat.pass());
+                needed("zoneFrom", seat.zoneFrom());
+                needed("zoneTo", seat.zoneTo());
+            }
+            ordered("weightMax", seat.weightMin(), seat.weightMax());
+            ordered("zoneTo", seat.zoneFrom(), seat.zoneTo());
+        }
+    }
+
+    private void needed(String field, Object value) {
+        if (value == null) {
+            problems.add(new FieldProblem(field, "", "NEEDED", "", ""));
+        }
+    }
+
+    private void ordered(String field, Mass from, Mass to) {
+        if (from != null && to != null && to.isLessThan(from)) {
+            problems.add(FieldProblem.outside(field, to, both(from), both(MassRange.CHILD.max())));
+        }
+    }
+
     private List<String> deviceSteps() {
         return situation
                 .seat()
                 .map(SeatSheet::recline)
                 .flatMap(recline -> recline.device().value())
-                .map(Recline.Device::steps)
+                .map(Recline.Device::settings)
                 .orElse(List.of())
                 .stream()
                 .map(Recline.Step::name)

@@ -17,6 +17,8 @@ public record How(Kind kind, String place) {
         LABEL(1),
         /** Somebody said so. */
         TOLD(2),
+        /** Brought back from an earlier fitting of the family; the place says of which day. A fresh look replaces it. */
+        CARRIED_FROM(2),
         /** Computed or guessed; replaces nothing and satisfies no check. */
         ESTIMATED(3),
         /** From a simulated device; counts as an estimate. */

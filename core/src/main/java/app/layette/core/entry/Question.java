@@ -19,6 +19,8 @@ public enum Question {
     LEG(RuleCode.CAB_8),
     GAP(RuleCode.CAB_10),
     GROUND(RuleCode.REC_3),
+    /** Whether an indicator on both sides shows the same on both. */
+    SIDES(RuleCode.REC_3),
     ANCHORS_HOOKED(RuleCode.SEC_4),
     STRAP(RuleCode.SEC_3),
     MOVEMENT(RuleCode.SEC_6),
@@ -35,7 +37,16 @@ public enum Question {
     BUCKLE(RuleCode.CAB_7),
     BELT_ROUTE(RuleCode.SEC_3),
     LOCK_OFF(RuleCode.SEC_2),
-    LOCK_PROOF(RuleCode.SEC_1);
+    LOCK_PROOF(RuleCode.SEC_1),
+    /** Which doors the caregiver can use, and whether they can lean in: it ranks places, and forbids none. */
+    REACH(RuleCode.CAB_13),
+    PANEL(RuleCode.SEC_2),
+    /** A car bed's own straps round the lap part. */
+    END_STRAPS(RuleCode.SEC_3),
+    SIDE_ELEMENT(RuleCode.CAB_12),
+    /** A shell that turns, after it was turned to the door. */
+    TURNED_BACK(RuleCode.SEC_7),
+    LIES_FLAT(RuleCode.HAR_12);
 
     private final RuleCode rule;
 

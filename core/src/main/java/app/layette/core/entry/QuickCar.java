@@ -4,6 +4,7 @@ import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetStatus;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.evidence.Source;
+import app.layette.core.vehicle.Belt;
 import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.VehicleSheet;
 import java.util.List;
@@ -20,10 +21,20 @@ final class QuickCar {
                 asSeen(car.facing(), source),
                 asSeen(car.airbag(), source),
                 asSeen(car.anchors(), source),
-                null,
+                Belt.seen(
+                        Evidence.notLooked(),
+                        asSeen(car.retractor(), source),
+                        asSeen(car.latchPlate(), source),
+                        asSeen(car.belt() == null ? null : car.belt() == Fact.BeltSort.INFLATABLE, source)),
                 null,
                 null,
                 asSeen(car.floor(), source),
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
                 null);
         return new VehicleSheet(
                 new SheetVersion("quick-car", 1),
@@ -34,6 +45,7 @@ final class QuickCar {
                 null,
                 null,
                 List.of(position),
+                null,
                 null,
                 null,
                 null);

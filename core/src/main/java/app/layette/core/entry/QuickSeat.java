@@ -1,6 +1,8 @@
 package app.layette.core.entry;
 
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.Said;
 import app.layette.core.evidence.SheetStatus;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.evidence.Source;
@@ -11,11 +13,13 @@ import app.layette.core.seat.Recline;
 import app.layette.core.seat.SeatIdentity;
 import app.layette.core.seat.SeatKind;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.seat.WeightBand;
 import java.util.List;
+import java.util.Map;
 
 /**
- * A seat that is not on the shelf, made from what was read of it. What nobody read stays not looked at; of the level
- * indicator only its kind is read, so no band is known and no reading passes.
+ * A seat that is not on the shelf, made from what was read of it. What nobody read stays not looked at: without a pass
+ * criterion and the weights of its zone no reading passes, and a handle position that was not read is not known.
  */
 public final class QuickSeat {
     /** Id that a unit carries in place of a sheet's. */
@@ -26,12 +30,7 @@ public final class QuickSeat {
     static SeatSheet sheet(Stamped<Fact.QuickSeatRead> read) {
         Fact.QuickSeatRead seat = read.value();
         Source source = new Source("manual", read.how().place(), read.on());
-        Evidence<Indicator> indicator = asRead(
-                seat.indicator() == null
-                        ? null
-                        : new Indicator(
-                                seat.indicator(), Indicator.Mount.CARRIER, Indicator.Pass.WHOLLY_INSIDE, List.of()),
-                source);
+        Evidence<Indicator> indicator = asRead(indicator(seat), source);
         return new SeatSheet(
                 new SheetVersion(SHEET, 1),
                 SheetStatus.CONFIRMED,
@@ -54,10 +53,40 @@ public final class QuickSeat {
                 null,
                 null,
                 null,
-                asRead(seat.handle() == null ? null : List.of(seat.handle()), source),
+                null,
+                null,
+                null,
+                permissions(seat.routings(), source),
+                null,
+                null,
+                null,
                 null,
                 null,
                 null);
+    }
+
+    private static Indicator indicator(Fact.QuickSeatRead seat) {
+        if (seat.indicator() == null) {
+            return null;
+        }
+        List<Indicator.Band> zone = seat.pass() == null
+                ? List.of()
+                : List.of(new Indicator.Band(WeightBand.fromToInclusive(seat.zoneFrom(), seat.zoneTo()), null, null));
+        Indicator.Pass pass = seat.pass() == null ? Indicator.Pass.WHOLLY_INSIDE : seat.pass();
+        return new Indicator(seat.indicator(), Indicator.Mount.CARRIER, pass, zone);
+    }
+
+    private static Map<PermissionKey, Evidence<Said>> permissions(Fact.RoutingsShown shown, Source source) {
+        if (shown == null) {
+            return Map.of();
+        }
+        boolean european = shown == Fact.RoutingsShown.EUROPEAN || shown == Fact.RoutingsShown.BOTH;
+        boolean american = shown == Fact.RoutingsShown.AMERICAN || shown == Fact.RoutingsShown.BOTH;
+        return Map.of(
+                PermissionKey.EUROPEAN_ROUTING,
+                Evidence.stated(european ? Said.ALLOWED : Said.NOT_ALLOWED, source),
+                PermissionKey.AMERICAN_ROUTING,
+                Evidence.stated(american ? Said.ALLOWED : Said.NOT_ALLOWED, source));
     }
 
     private static <T> Evidence<T> asRead(T value, Source source) {

@@ -18,23 +18,31 @@ import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.practice.Practice;
 import app.layette.core.seat.InsertPiece;
+import app.layette.core.seat.SeatKind;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.VehicleSheet;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What is so now in one fitting, for one unit and its rider: the newest of the best-known facts, read from the entries
  * that count. Estimates answer nothing here; rules that want them ask for them by name.
  */
 public final class Situation {
+    private static final UUID AS_IF = new UUID(0, 0);
+    private static final Author NOBODY = new Author("nobody", Author.Role.TECHNICIAN);
+
     private final Practice practice;
     private final LocalDate today;
     private final Unit unit;
@@ -42,6 +50,7 @@ public final class Situation {
     private final List<Entry> entries;
     private final List<Changes.Placed> changes;
     private final AdoptedSheets sheets;
+    private final Optional<VehicleSheet> carInstead;
 
     private Situation(Practice practice, Sheets sheets, FittingRecord record, Unit unit, LocalDate today) {
         this.practice = practice;
@@ -51,6 +60,18 @@ public final class Situation {
         this.entries = Replay.effective(record.entries());
         this.changes = Changes.in(entries);
         this.sheets = AdoptedSheets.of(sheets, unit.sheet(), entries);
+        this.carInstead = Optional.empty();
+    }
+
+    private Situation(Situation other, List<Entry> entries, Optional<VehicleSheet> carInstead) {
+        this.practice = other.practice;
+        this.today = other.today;
+        this.unit = other.unit;
+        this.all = other.all;
+        this.entries = entries;
+        this.changes = Changes.in(entries);
+        this.sheets = other.sheets;
+        this.carInstead = carInstead;
     }
 
     /**
@@ -95,6 +116,9 @@ public final class Situation {
 
     /** The adopted vehicle sheet or the quick car, as far as it may be relied on. */
     public Optional<VehicleSheet> car() {
+        if (carInstead.isPresent()) {
+            return carInstead;
+        }
         Optional<VehicleSheet> quick = newest(Fact.QuickCarSeen.class).map(QuickCar::sheet);
         return quick.or(() -> sheets.car().map(VehicleSheet::asReliedOn));
     }
@@ -106,12 +130,12 @@ public final class Situation {
 
     public Optional<Stamped<Child>> child() {
         return best(Fact.ChildDescribed.class, fact -> fact.of().equals(unit.rider()))
-                .map(stamped -> map(stamped, toChild(stamped.value())));
+                .map(stamped -> stamped.with(toChild(stamped.value())));
     }
 
     public Optional<Stamped<Mass>> weight() {
         return best(Fact.Weighed.class, fact -> fact.of().equals(unit.rider()))
-                .map(stamped -> map(stamped, stamped.value().mass()));
+                .map(stamped -> stamped.with(stamped.value().mass()));
     }
 
     /** Length of the child, or another length of the set-up, by tape. */
@@ -126,7 +150,7 @@ public final class Situation {
     /** The newest answer to a question; an estimate is no answer. */
     public Optional<Stamped<String>> answer(Question question) {
         return newest(Fact.Answered.class, fact -> fact.question() == question)
-                .map(stamped -> map(stamped, stamped.value().answer()));
+                .map(stamped -> stamped.with(stamped.value().answer()));
     }
 
     /** The newest fact of a kind that was not estimated. */
@@ -145,6 +169,14 @@ public final class Situation {
         return Optional.empty();
     }
 
+    /** Every fact of a kind in its order, estimates and simulated ones too: for advice, never for a check. */
+    public <F extends Fact> List<Stamped<F>> history(Class<F> kind) {
+        return entries.stream()
+                .filter(entry -> kind.isInstance(entry.fact()))
+                .map(entry -> stamp(entry, kind.cast(entry.fact())))
+                .toList();
+    }
+
     public Optional<Stamped<Fact.LevelRead>> level(Stage stage) {
         return newest(Fact.LevelRead.class, fact -> fact.stage() == stage);
     }
@@ -157,10 +189,62 @@ public final class Situation {
         return placed().map(placed -> placed.value().method());
     }
 
+    /**
+     * The place in the entries from which on the present seating position has been the chosen one; 0 while none is. What
+     * was tested or measured before that belongs to another position.
+     */
+    public int placeSince() {
+        int since = 0;
+        PositionId before = null;
+        for (Stamped<Fact.Placed> placed : history(Fact.Placed.class)) {
+            PositionId here = placed.value().position();
+            since = here.equals(before) ? since : placed.seq();
+            before = here;
+        }
+        return since;
+    }
+
+    /** The chosen method; while none is chosen, the usual one of this kind of restraint. */
+    public Method usualMethod() {
+        return method().orElseGet(() -> Method.usual(seat().map(SeatSheet::kind).orElse(SeatKind.REAR_FACING_ONLY)));
+    }
+
+    /** The same fitting as if it were in another car, to ask the rules about it. It is never stored. */
+    public Situation asIfIn(VehicleSheet otherCar) {
+        return new Situation(this, entries, Optional.of(otherCar));
+    }
+
+    /**
+     * The same fitting as if this place and method had just been chosen, to ask the rules about it. It is never stored.
+     */
+    public Situation asIfPlaced(PositionId place, Method byMethod) {
+        int seq = lastSeq() + 1;
+        Entry choice = new Entry(
+                AS_IF,
+                seq,
+                seq - 1,
+                today.atStartOfDay().atOffset(ZoneOffset.UTC),
+                NOBODY,
+                How.MEASURED,
+                null,
+                new Fact.Placed(unit.id(), place, byMethod));
+        return new Situation(
+                this, Stream.concat(entries.stream(), Stream.of(choice)).toList(), carInstead);
+    }
+
     /** The chosen seating position, when the car has it. */
     public Optional<SeatingPosition> position() {
         return placed().flatMap(placed ->
                 car().flatMap(car -> car.position(placed.value().position())));
+    }
+
+    /** How many harness slots the shell has, by the sheet or counted on a quick seat; 0 when nobody knows. */
+    public int slotCount() {
+        return newest(Fact.QuickSeatRead.class)
+                .filter(read -> isQuickSeat() && read.value().slots() != null)
+                .map(read -> read.value().slots())
+                .or(() -> seat().flatMap(seat -> seat.shell().slots().value()).map(List::size))
+                .orElse(0);
     }
 
     /** Whether a piece of the insert was last seen in or out; empty when nobody said. */
@@ -193,9 +277,9 @@ public final class Situation {
     private Optional<Stamped<Length>> withInsert(Stamped<Fact.LengthMeasured> height) {
         Length length = height.value().length();
         if (height.value().insert() != Fact.InsertState.BARE) {
-            return Optional.of(map(height, length));
+            return Optional.of(height.with(length));
         }
-        return knowsInsert() ? Optional.of(map(height, length.plus(insertLift()))) : Optional.empty();
+        return knowsInsert() ? Optional.of(height.with(length.plus(insertLift()))) : Optional.empty();
     }
 
     private boolean knowsInsert() {
@@ -312,6 +396,17 @@ public final class Situation {
                 .orElse(0);
     }
 
+    /** The latest place at which recline device, roll, place or method was set; 0 for never. */
+    public int lastDeviceChange() {
+        return entries.stream()
+                .filter(entry -> entry.fact() instanceof Fact.DeviceSet
+                        || entry.fact() instanceof Fact.RollPlaced
+                        || entry.fact() instanceof Fact.Placed)
+                .mapToInt(Entry::seq)
+                .max()
+                .orElse(0);
+    }
+
     /** Every entry as it was sent, corrections in their own places. */
     public List<Entry> everything() {
         return all;
@@ -365,9 +460,5 @@ public final class Situation {
                 entry.at().atZoneSameInstant(practice.zone()).toOffsetDateTime(),
                 entry.by(),
                 entry.how());
-    }
-
-    private static <A, B> Stamped<B> map(Stamped<A> stamped, B value) {
-        return new Stamped<>(value, stamped.seq(), stamped.seen(), stamped.at(), stamped.by(), stamped.how());
     }
 }

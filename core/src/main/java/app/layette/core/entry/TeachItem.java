@@ -17,6 +17,15 @@ public enum TeachItem {
         this.change = change;
     }
 
+    /** Whether there is anything to teach of it with a method. */
+    public boolean isPartOf(Method method) {
+        return switch (this) {
+            case CARRIER_ON_AND_OFF -> method.isOnBase();
+            case READ_LEVEL -> method.isReclined();
+            default -> true;
+        };
+    }
+
     /** What the act touches; empty when it touches nothing. */
     public Optional<Change> change() {
         return Optional.ofNullable(change);

@@ -11,6 +11,7 @@ public enum PermissionKey {
     ANCHOR_STRAP_UNDER_LOCK_OFF,
     TOWEL,
     NOODLE,
+    NOODLE_TRIANGLE,
     ROLL_WITH_FOOT,
     ROLLS_BESIDE_CHILD,
     CROTCH_CLOTH,

@@ -16,6 +16,9 @@ import app.layette.core.evidence.SheetVersion;
 import app.layette.core.finding.Finding;
 import app.layette.core.gate.Gate;
 import app.layette.core.gate.RuleBook;
+import app.layette.core.growth.Coming;
+import app.layette.core.growth.Outlook;
+import app.layette.core.growth.WhatComesNext;
 import app.layette.core.practice.Practice;
 import app.layette.core.recline.ReclineAdvice;
 import app.layette.core.run.Run;
@@ -53,7 +56,7 @@ public final class FittingPlanner {
      */
     public FittingPlan plan(Practice practice, Sheets sheets, FittingRecord record, LocalDate today) {
         Situation situation = Situation.of(practice, sheets, record, today);
-        Method method = situation.method().orElse(Method.BASE_FLEXIBLE_ANCHORS);
+        Method method = situation.usualMethod();
         Gate gate = Gate.judge(rules, situation, method);
         return new FittingPlan(
                 state(situation, practice, sheets, record),
@@ -137,7 +140,17 @@ public final class FittingPlanner {
                 .filter(ended -> ended.value().ending() == Ending.HANDED_OVER)
                 .ifPresent(ended -> dates.add(
                         new DatedEvent("date.MONTHLY_INCH_TEST", ended.on().plusMonths(1))));
-        dates.sort(Comparator.comparing(DatedEvent::on));
-        return dates;
+        for (Coming coming : WhatComesNext.of(situation)) {
+            Outlook outlook = coming.outlook();
+            outlook.likely()
+                    .filter(day -> !outlook.reached())
+                    .ifPresent(day -> dates.add(
+                            new DatedEvent("date." + coming.what(), day, outlook.earliest(), outlook.latest())));
+        }
+        // Two pieces of an insert that must be out at one weight are one date.
+        return dates.stream()
+                .distinct()
+                .sorted(Comparator.comparing(DatedEvent::on))
+                .toList();
     }
 }

@@ -25,7 +25,7 @@ public record Gate(List<ConclusionState> conclusions) {
 
     public static Gate judge(RuleBook rules, Situation situation, Method method) {
         return new Gate(Required.by(method).stream()
-                .map(conclusion -> judge(conclusion, rules.ruleFor(conclusion), situation))
+                .map(conclusion -> judge(conclusion, rules, situation))
                 .toList());
     }
 
@@ -46,7 +46,9 @@ public record Gate(List<ConclusionState> conclusions) {
                 .findFirst();
     }
 
-    private static ConclusionState judge(Conclusion conclusion, Optional<Rule> rule, Situation situation) {
+    /** How one conclusion stands in a situation; a rule that is missing or throws is broken, never passed. */
+    public static ConclusionState judge(Conclusion conclusion, RuleBook rules, Situation situation) {
+        Optional<Rule> rule = rules.ruleFor(conclusion);
         if (rule.isEmpty()) {
             return broken(conclusion);
         }

@@ -9,7 +9,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-/** The conclusions that each method requires before a hand-over. The data is {@code required.csv}. */
+/** The conclusions that each method requires before a hand-over. The data is {@code required.csv}, its
+ * columns in the order of {@link Method}. */
 public final class Required {
     private static final Map<Method, Set<Conclusion>> BY_METHOD = load();
 
@@ -17,9 +18,15 @@ public final class Required {
 
     private static Map<Method, Set<Conclusion>> load() {
         Map<Method, Set<Conclusion>> rows = new EnumMap<>(Method.class);
-        for (List<String> cells : CsvTable.read("required.csv", 2)) {
-            rows.computeIfAbsent(Method.valueOf(cells.get(0)), key -> EnumSet.noneOf(Conclusion.class))
-                    .add(Conclusion.valueOf(cells.get(1)));
+        List<List<String>> table = CsvTable.read("required.csv", 1 + Method.values().length);
+        for (List<String> cells : table) {
+            Conclusion conclusion = Conclusion.valueOf(cells.get(0));
+            for (Method method : Method.values()) {
+                if (cells.get(1 + method.ordinal()).equals("yes")) {
+                    rows.computeIfAbsent(method, key -> EnumSet.noneOf(Conclusion.class))
+                            .add(conclusion);
+                }
+            }
         }
         for (Method method : Method.values()) {
             if (!rows.containsKey(method)) {

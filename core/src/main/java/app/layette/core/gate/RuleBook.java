@@ -1,5 +1,6 @@
 package app.layette.core.gate;
 
+import app.layette.core.cabin.FlatRules;
 import app.layette.core.cabin.FloorAndLeg;
 import app.layette.core.cabin.GapToFrontSeat;
 import app.layette.core.cabin.PlaceRules;
@@ -17,12 +18,15 @@ import app.layette.core.harness.HarnessAnswers;
 import app.layette.core.harness.SlotAtShoulder;
 import app.layette.core.recline.GroundLevel;
 import app.layette.core.recline.LevelWithChild;
+import app.layette.core.recline.RollAllowed;
 import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
 import app.layette.core.secure.BeltRules;
 import app.layette.core.secure.HandleForDriving;
 import app.layette.core.secure.InchTest;
+import app.layette.core.secure.PartsInUse;
+import app.layette.core.secure.RoutingAllowed;
 import app.layette.core.secure.SecuringAnswers;
 import app.layette.core.suit.AnchorLimit;
 import app.layette.core.suit.HeadRoom;
@@ -79,7 +83,9 @@ public final class RuleBook {
                 new CrotchOpeningInUse(),
                 new AnchorLimit(),
                 new GroundLevel(),
+                new RollAllowed(),
                 new LevelWithChild(),
+                new RoutingAllowed(),
                 new InchTest(),
                 new FloorAndLeg(),
                 new GapToFrontSeat(),
@@ -94,6 +100,8 @@ public final class RuleBook {
                         SetUpRules.rules().stream(),
                         SecuringAnswers.rules().stream(),
                         BeltRules.rules().stream(),
+                        FlatRules.rules().stream(),
+                        PartsInUse.rules().stream(),
                         HarnessAnswers.rules().stream())
                 .flatMap(each -> each)
                 .toList();

@@ -4,6 +4,7 @@ import static app.layette.core.finding.RuleCode.OUT_2;
 
 import app.layette.core.entry.Fact.Taught;
 import app.layette.core.entry.Fact.TeachOutcome;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.entry.TeachItem;
@@ -25,7 +26,11 @@ public final class TeachBack implements Rule {
     @Override
     public Verdict judge(Situation situation) {
         TeachItem declined = null;
+        Method method = situation.usualMethod();
         for (TeachItem item : TeachItem.values()) {
+            if (!item.isPartOf(method)) {
+                continue;
+            }
             Optional<Stamped<Taught>> taught = situation.newest(Taught.class, fact -> fact.item() == item);
             if (taught.isEmpty() || isDeclinedWithoutReason(taught.get().value())) {
                 return Verdict.open("TEACH_BACK");

@@ -14,12 +14,13 @@ import java.util.Optional;
  * Where the shoulder lies among the harness slots (HAR-1, HAR-3): measured along the shell back, or seen by eye as
  * "between two slots"; the later look counts. Estimates are never read here.
  *
- * @param slots heights of the slots, lowest first; empty when the sheet does not have them
+ * @param slots heights of the slots, lowest first; empty when nobody has them
+ * @param count of slots; 0 when nobody knows
  * @param best the slot at or next below the shoulder, from 1; 0 when the shoulder is below the lowest
  * @param shoulder its height, when measured
  * @param look the look it rests on
  */
-public record ShoulderAndSlots(List<Length> slots, int best, Optional<Length> shoulder, Stamped<?> look) {
+public record ShoulderAndSlots(List<Length> slots, int count, int best, Optional<Length> shoulder, Stamped<?> look) {
 
     /** Reads the situation; empty when nobody has looked. */
     public static Optional<ShoulderAndSlots> in(Situation situation) {
@@ -31,15 +32,16 @@ public record ShoulderAndSlots(List<Length> slots, int best, Optional<Length> sh
                 .orElse(List.of());
         Optional<Stamped<Length>> byTape = situation.shoulder();
         Optional<Stamped<Fact.ShoulderSeen>> byEye = situation.newest(Fact.ShoulderSeen.class);
-        boolean tapeIsLater = byTape.isPresent()
-                && (byEye.isEmpty() || byTape.get().seq() > byEye.get().seq());
-        if (tapeIsLater) {
+        int count = situation.slotCount();
+        // A height says nothing about slots that were only counted: they are compared by eye.
+        boolean comparesByEye = slots.isEmpty() && count > 0;
+        if (!comparesByEye && byTape.filter(tape -> tape.isAfter(byEye)).isPresent()) {
             Length height = byTape.get().value();
             return Optional.of(
-                    new ShoulderAndSlots(slots, atOrBelow(slots, height), Optional.of(height), byTape.get()));
+                    new ShoulderAndSlots(slots, count, atOrBelow(slots, height), Optional.of(height), byTape.get()));
         }
         return byEye.map(seen -> new ShoulderAndSlots(
-                slots, Math.min(seen.value().slotAtOrBelow(), slots.size()), Optional.empty(), seen));
+                slots, count, Math.min(seen.value().slotAtOrBelow(), count), Optional.empty(), seen));
     }
 
     /** HAR-1: the highest slot at or below a height, from 1; 0 when all are above it. */

@@ -38,7 +38,7 @@ public final class SlotAtShoulder implements Rule {
         if (shoulder.isEmpty() || set.isEmpty()) {
             return Verdict.open(shoulder.isEmpty() ? "SHOULDER" : "SLOTS");
         }
-        if (shoulder.get().slots().isEmpty()) {
+        if (shoulder.get().count() == 0) {
             return Verdict.judged(
                     Finding.of(HAR_1, Weight.NOT_KNOWN, "slotsNotKnown").changedBy("SEAT_MANUAL"));
         }

@@ -20,6 +20,15 @@ public record LengthRange(Length min, Length max) {
     /** Gap between restraint and front seat: 0 to 900 mm. */
     public static final LengthRange GAP = ofMillimetres(0, 900);
 
+    /** Diameter of a foam noodle: 20 to 150 mm. */
+    public static final LengthRange ROLL = ofMillimetres(20, 150);
+
+    /** Thickness of one layer of a cloth: 0.5 to 30 mm. */
+    public static final LengthRange CLOTH_THICKNESS = ofMillimetres(0.5, 30);
+
+    /** A side of a cloth, or what is rolled of it: 20 mm to 3 m. */
+    public static final LengthRange CLOTH = ofMillimetres(20, 3000);
+
     /** Any length printed in a manual or measured in a car: -1 m to 5 m. */
     public static final LengthRange SHEET = ofMillimetres(-1000, 5000);
 

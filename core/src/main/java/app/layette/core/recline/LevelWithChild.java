@@ -1,9 +1,11 @@
 package app.layette.core.recline;
 
 import static app.layette.core.finding.RuleCode.REC_1;
+import static app.layette.core.finding.RuleCode.REC_3;
 
 import app.layette.core.entry.Fact.LevelRead;
 import app.layette.core.entry.Fact.Stage;
+import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
@@ -34,6 +36,12 @@ public final class LevelWithChild implements Rule {
     public Verdict judge(Situation situation) {
         Optional<Stamped<LevelRead>> level = situation.level(Stage.CHILD);
         Optional<Stamped<Mass>> weight = situation.weight();
+        Optional<Stamped<String>> sides =
+                situation.answer(Question.SIDES).filter(each -> each.value().equals("DIFFER"));
+        if (sides.isPresent() && sides.get().isAfter(level)) {
+            return Verdict.judged(Finding.of(REC_3, Weight.FIX, "sidesDiffer").changedBy("LEVEL_GROUND"))
+                    .restingOn(sides.get());
+        }
         if (level.isEmpty() || weight.isEmpty() || situation.seat().isEmpty()) {
             return Verdict.open("LEVEL");
         }
@@ -50,6 +58,9 @@ public final class LevelWithChild implements Rule {
                     .from(indicator)
                     .changedBy("SEAT_MANUAL"));
         }
+        if (GroundLevel.worth(situation) != GroundLevel.Worth.FINAL) {
+            return onSlope(situation, level.get(), indicator.value().get());
+        }
         return Verdict.judged(
                         judge(level.get().value().reading(), indicator.value().get())
                                 .from(indicator)
@@ -57,10 +68,28 @@ public final class LevelWithChild implements Rule {
                 .restingOn(level.get());
     }
 
+    /** On a slope the indicator does not tell the truth; what it would show on level ground is computed, and no pass. */
+    private static Verdict onSlope(Situation situation, Stamped<LevelRead> level, Indicator indicator) {
+        boolean refused = GroundLevel.worth(situation) == GroundLevel.Worth.REFUSED;
+        Optional<Reading> onLevel = refused
+                ? Optional.empty()
+                : ReclineAdvice.of(situation).flatMap(ReclineAdvice::now).flatMap(ReclineAdvice.Setting::shows);
+        String reason = refused ? "readingRefused" : onLevel.isPresent() ? "readingWouldBe" : "readingProvisional";
+        Finding.Builder finding = Finding.of(REC_3, Weight.FIX, reason)
+                .with("reading", key(indicator, level.value().reading()))
+                .changedBy("LEVEL_GROUND");
+        onLevel.ifPresent(reading -> finding.with("onLevel", key(indicator, reading)));
+        return Verdict.judged(finding).restingOn(level);
+    }
+
+    private static Argument key(Indicator indicator, Reading reading) {
+        return new Argument.OfKey("reading." + indicator.kind() + "." + reading);
+    }
+
     private static Finding.Builder judge(Reading reading, Indicator indicator) {
         boolean passes = indicator.passes(reading);
         String failed = reading.isUpright() ? "tooUpright" : "tooReclined";
         return Finding.of(REC_1, passes ? Weight.HOLDS : Weight.FIX, passes ? "inBand" : failed)
-                .with("reading", new Argument.OfKey("reading." + indicator.kind() + "." + reading));
+                .with("reading", key(indicator, reading));
     }
 }

@@ -1,72 +1,129 @@
 package app.layette.core.recline;
 
 import app.layette.core.child.Child;
-import app.layette.core.entry.Fact.CushionMeasured;
+import app.layette.core.entry.Fact.LevelRead;
+import app.layette.core.entry.Fact.RollPlaced;
+import app.layette.core.entry.Fact.Stage;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
 import app.layette.core.practice.PracticeProfile.NewbornTarget;
-import app.layette.core.seat.Indicator;
+import app.layette.core.recline.cushion.Depths;
+import app.layette.core.recline.learn.Belief;
+import app.layette.core.recline.learn.Expectation;
+import app.layette.core.recline.learn.Learned;
+import app.layette.core.recline.learn.Prediction;
+import app.layette.core.recline.learn.SettingChoice;
+import app.layette.core.recline.learn.Zone;
+import app.layette.core.seat.Indicator.Band;
+import app.layette.core.seat.Indicator.Reading;
 import app.layette.core.seat.Recline;
 import app.layette.core.seat.SeatSheet;
-import app.layette.core.vehicle.SeatingPosition;
-import java.util.Comparator;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeSet;
 
 /**
- * Which setting of the recline device to try first, by geometry alone (REC-1, REC-4). Advice: the indicator on the seat
- * overrules it.
+ * Which setting of the recline device to try, how likely it lands in the band with the child in, and where to press (REC-1,
+ * REC-4, REC-5, REC-7). Advice on level ground: the indicator on the seat overrules it.
  *
- * @param geometry of the seat on this cushion
- * @param settings every setting of the device with its computed recline on level ground
- * @param band the allowed band for the child's weight, when its borders are known in degrees
- * @param recommended name of the setting to try; empty when the band is not known or no setting reaches it
+ * @param settings every setting, from the most upright on
+ * @param band the band aimed at; empty when nobody knows one in degrees
+ * @param basis what the advice rests on
+ * @param settingNow name of the setting it stands at; empty when nobody set it
+ * @param byRoll whether there is no device and the settings are the lifts of a roll, in mm
+ * @param recommended name of the setting to try; empty when none can be named
+ * @param press where to press while tightening
+ * @param looks how many looks it has learned from
+ * @param lookAgain whether the last look contradicts everything known and should be repeated
+ * @param outOfReach whether, after a look, no setting reaches the band
+ * @param waysOut what would reach it, in the order in which it is worth trying
+ * @param tips whether the loaded base would tip over an end
  */
 public record ReclineAdvice(
-        ReclineGeometry geometry, List<Setting> settings, Optional<Indicator.Band> band, Optional<String> recommended) {
+        List<Setting> settings,
+        Optional<Band> band,
+        Basis basis,
+        Optional<String> settingNow,
+        boolean byRoll,
+        Optional<String> recommended,
+        Optional<PressPoint> press,
+        int looks,
+        boolean lookAgain,
+        boolean outOfReach,
+        List<WayOut> waysOut,
+        boolean tips) {
+    private static final long MOST_ROLL_MM = 80;
+    private static final long ROLL_STEP_MM = 10;
+    /** Band that is advice only, for a seat without any indicator or band (REC-1). */
+    private static final Band ADVICE_ONLY = new Band(null, Angle.ofDegrees(30), Angle.ofDegrees(45));
+
+    /** What the advice rests on. */
+    public enum Basis {
+        /** The sheet's band in degrees. */
+        BAND,
+        /** No band is known anywhere: 30° to 45° as advice, marked so. */
+        ADVICE_BAND,
+        /** The zones are only relative: step and look, without a likelihood. */
+        STEP_AND_LOOK
+    }
+
+    /** Where to press while tightening (REC-7). */
+    public enum PressPoint {
+        /** Makes more upright. */
+        FOOT_END(0.2),
+        MIDDLE(0.5),
+        /** Reclines more. */
+        HEAD_END(0.8);
+
+        private final double at;
+
+        PressPoint(double at) {
+            this.at = at;
+        }
+
+        /** p, from the foot end (0) to the head end (1). */
+        public double at() {
+            return at;
+        }
+    }
 
     /**
      * One setting of the device.
      *
      * @param name as printed on the seat
-     * @param lift ℓ at the foot end
-     * @param recline computed θ on level ground
-     * @param inside whether θ lies inside the band, borders included
+     * @param lift ℓ at the foot end, a roll included
+     * @param slide σ
+     * @param recline θ expected with the child in, on level ground
+     * @param spread 1 sd of it
+     * @param tight θ expected after tightening
+     * @param likelihood that it lands in the band; 0 when no band is known
+     * @param shows what the indicator should show with the child in; empty when the zones are not in degrees
      */
-    public record Setting(String name, Length lift, Angle recline, boolean inside) {}
+    public record Setting(
+            String name,
+            Length lift,
+            Angle slide,
+            Angle recline,
+            Angle spread,
+            Angle tight,
+            double likelihood,
+            Optional<Reading> shows) {}
 
-    /** Computes the advice; empty when the sheet lacks θ0, L or the device, or nobody knows the cushion's slope. */
+    /** Computes the advice; empty when the sheet lacks θ0 or L, or nobody knows the cushion's slope. */
     public static Optional<ReclineAdvice> of(Situation situation) {
-        Optional<Recline> recline = situation.seat().map(SeatSheet::recline);
-        Optional<Angle> theta0 = recline.flatMap(each -> each.theta0().value());
-        Optional<Length> contact = recline.flatMap(each -> each.contact().value());
-        Optional<Recline.Device> device = recline.flatMap(each -> each.device().value());
-        Optional<Angle> slope = cushionSlope(situation);
-        if (theta0.isEmpty() || contact.isEmpty() || device.isEmpty() || slope.isEmpty()) {
-            return Optional.empty();
-        }
-        ReclineGeometry geometry = new ReclineGeometry(theta0.get(), slope.get(), contact.get());
-        Optional<Indicator.Band> band = band(situation).filter(Indicator.Band::isInDegrees);
-        List<Setting> settings = device.get().steps().stream()
-                .map(step -> setting(step, geometry, band))
-                .toList();
-        return Optional.of(new ReclineAdvice(geometry, settings, band, recommend(settings, band, situation)));
-    }
-
-    /** γ: measured here, or from the vehicle sheet. */
-    public static Optional<Angle> cushionSlope(Situation situation) {
-        return situation
-                .newest(CushionMeasured.class)
-                .map(measured -> measured.value().slope())
-                .or(() ->
-                        situation.position().map(SeatingPosition::cushionSlope).flatMap(Evidence::value));
+        boolean predicted =
+                situation.usualMethod().isReclined() && !situation.usualMethod().isBaseless();
+        return ReclineSetUp.of(situation)
+                .filter(setUp -> predicted)
+                .map(setUp -> new Adviser(situation, setUp).advise());
     }
 
     /** The band of the seat's indicator for the child's weight. */
-    public static Optional<Indicator.Band> band(Situation situation) {
+    public static Optional<Band> band(Situation situation) {
         return situation
                 .seat()
                 .map(SeatSheet::recline)
@@ -75,28 +132,20 @@ public record ReclineAdvice(
                 .flatMap(indicator -> situation.weight().flatMap(weight -> indicator.bandFor(weight.value())));
     }
 
-    private static Setting setting(Recline.Step step, ReclineGeometry geometry, Optional<Indicator.Band> band) {
-        Angle angle = geometry.recline(step.lift(), step.slide(), Angle.ZERO);
-        boolean inside = band.map(each -> angle.compareTo(each.from()) >= 0 && angle.compareTo(each.to()) <= 0)
-                .orElse(false);
-        return new Setting(step.name(), step.lift(), angle, inside);
+    /** The zones of the seat's indicator for the child's weight; empty when they are not known in degrees. */
+    public static Optional<IndicatorZones> zones(Situation situation) {
+        return band(situation)
+                .filter(Band::isInDegrees)
+                .map(band -> new IndicatorZones(
+                        situation
+                                .seat()
+                                .flatMap(seat -> seat.recline().indicator().value())
+                                .orElseThrow(),
+                        band));
     }
 
-    private static Optional<String> recommend(
-            List<Setting> settings, Optional<Indicator.Band> band, Situation situation) {
-        Comparator<Setting> better = wantsMostReclined(situation)
-                ? Comparator.comparing(Setting::recline)
-                : Comparator.comparing((Setting setting) -> band.map(each -> fromMiddle(setting.recline(), each))
-                                .orElse(0.0))
-                        .reversed();
-        return settings.stream().filter(Setting::inside).max(better).map(Setting::name);
-    }
-
-    private static double fromMiddle(Angle angle, Indicator.Band band) {
-        return Math.abs(angle.degrees() - (band.from().degrees() + band.to().degrees()) / 2);
-    }
-
-    private static boolean wantsMostReclined(Situation situation) {
+    /** Whether the child is to ride as reclined as the band allows. */
+    public static boolean wantsMostReclined(Situation situation) {
         Optional<Child> child = situation.child().map(Stamped::value);
         boolean newborn = child.map(each -> each.correctedAgeDays(situation.today())
                         < situation.practice().profile().newbornDays())
@@ -107,5 +156,182 @@ public record ReclineAdvice(
     /** The setting with this name. */
     public Optional<Setting> setting(String name) {
         return settings.stream().filter(each -> each.name().equals(name)).findFirst();
+    }
+
+    /** The setting it stands at. */
+    public Optional<Setting> now() {
+        return settingNow.flatMap(this::setting);
+    }
+
+    /** The setting to try. */
+    public Optional<Setting> toTry() {
+        return recommended.flatMap(this::setting);
+    }
+
+    private static final class Adviser {
+        private final Situation situation;
+        private final ReclineSetUp setUp;
+        private final Optional<IndicatorZones> zones;
+        private final Optional<RollPlaced> roll;
+        private final Learned learned;
+        private final Basis basis;
+        private final Optional<Band> band;
+        private final List<Recline.Step> steps;
+
+        Adviser(Situation situation, ReclineSetUp setUp) {
+            this.situation = situation;
+            this.setUp = setUp;
+            this.zones = zones(situation);
+            this.roll = situation.newest(RollPlaced.class).map(Stamped::value);
+            this.learned = ReclineLooks.in(situation, setUp, zones);
+            this.basis = zones.isPresent()
+                    ? Basis.BAND
+                    : setUp.indicator().isPresent() ? Basis.STEP_AND_LOOK : Basis.ADVICE_BAND;
+            this.band = switch (basis) {
+                case BAND -> zones.map(IndicatorZones::band);
+                case ADVICE_BAND -> Optional.of(ADVICE_ONLY);
+                case STEP_AND_LOOK -> Optional.empty();
+            };
+            this.steps = setUp.isByRoll() ? rolls() : orPlain(ReclineSetUp.settings(situation));
+        }
+
+        private static List<Recline.Step> orPlain(List<Recline.Step> steps) {
+            return steps.isEmpty() ? List.of(new Recline.Step("", null, null)) : steps;
+        }
+
+        /** With no device a roll sets the angle: none, every centimetre, and the one that lies there now. */
+        private List<Recline.Step> rolls() {
+            TreeSet<Long> lifts = new TreeSet<>();
+            for (long lift = 0; lift <= MOST_ROLL_MM; lift += ROLL_STEP_MM) {
+                lifts.add(lift);
+            }
+            lifts.add(rollNow());
+            return lifts.stream()
+                    .map(lift -> new Recline.Step(String.valueOf(lift), Length.ofMillimetres(lift), null))
+                    .toList();
+        }
+
+        private long rollNow() {
+            return Math.round(setUp.lift(new Recline.Step("", null, null), roll).millimetres());
+        }
+
+        private Optional<String> nameNow() {
+            return setUp.isByRoll()
+                    ? Optional.of(String.valueOf(rollNow()))
+                    : ReclineSetUp.stepNow(situation).map(Recline.Step::name);
+        }
+
+        ReclineAdvice advise() {
+            List<Setting> settings = new ArrayList<>();
+            for (Recline.Step step : steps) {
+                setting(step).ifPresent(settings::add);
+            }
+            Optional<Setting> chosen = basis == Basis.STEP_AND_LOOK ? stepAndLook(settings) : likeliest(settings);
+            boolean outOfReach = basis != Basis.STEP_AND_LOOK
+                    && learned.looks() > 0
+                    && settings.stream().allMatch(each -> each.likelihood() < SettingChoice.OUT_OF_REACH);
+            return new ReclineAdvice(
+                    List.copyOf(settings),
+                    band,
+                    basis,
+                    nameNow(),
+                    setUp.isByRoll(),
+                    chosen.map(Setting::name),
+                    setUp.isRigid() ? Optional.empty() : chosen.map(this::pressPoint),
+                    learned.looks(),
+                    learned.lookAgain().isPresent(),
+                    outOfReach,
+                    outOfReach ? new WaysOut(situation, setUp, learned, band.get()).find() : List.of(),
+                    setUp.tips());
+        }
+
+        private Optional<Setting> setting(Recline.Step step) {
+            Optional<Expectation> child = expect(step, Stage.CHILD, false);
+            Optional<Expectation> seen = expect(step, Stage.CHILD, true);
+            Optional<Expectation> tight = expect(step, Stage.TIGHT, false);
+            if (child.isEmpty()) {
+                return Optional.empty();
+            }
+            Belief belief = learned.belief();
+            Prediction expected = belief.predict(child.get());
+            double likelihood =
+                    zone().map(zone -> belief.likelihood(seen.get(), zone)).orElse(0.0);
+            return Optional.of(new Setting(
+                    step.name(),
+                    setUp.lift(step, rollBesides()),
+                    step.slide(),
+                    expected.mean(),
+                    expected.spread(),
+                    belief.predict(tight.get()).mean(),
+                    likelihood,
+                    zones.map(each -> each.reading(belief.predict(seen.get()).mean()))));
+        }
+
+        private Optional<Expectation> expect(Recline.Step step, Stage stage, boolean seen) {
+            return setUp.expect(step, rollBesides(), stage, seen, Angle.ZERO, Depths.NONE);
+        }
+
+        /** A roll that lies there besides the device; where the roll is the device each setting is one of its own. */
+        private Optional<RollPlaced> rollBesides() {
+            return setUp.isByRoll() ? Optional.empty() : roll;
+        }
+
+        private Optional<Zone> zone() {
+            return band.map(each -> Zone.between(each.from(), each.to()));
+        }
+
+        private Optional<Setting> likeliest(List<Setting> settings) {
+            if (settings.isEmpty()) {
+                return Optional.empty();
+            }
+            List<Double> likelihoods =
+                    settings.stream().map(Setting::likelihood).toList();
+            return Optional.of(settings.get(SettingChoice.of(likelihoods, wantsMostReclined(situation))));
+        }
+
+        /** Most reclined first; after a look one step the right way from where it stands. */
+        private Optional<Setting> stepAndLook(List<Setting> settings) {
+            Optional<String> now = nameNow();
+            Optional<Reading> last =
+                    situation.newest(LevelRead.class).map(read -> read.value().reading());
+            if (settings.isEmpty()) {
+                return Optional.empty();
+            }
+            if (now.isEmpty() || last.isEmpty()) {
+                return Optional.of(settings.get(settings.size() - 1));
+            }
+            int here = steps.stream().map(Recline.Step::name).toList().indexOf(now.get());
+            int way =
+                    setUp.indicator().get().passes(last.get()) ? 0 : last.get().isUpright() ? 1 : -1;
+            return Optional.of(settings.get(Math.max(0, Math.min(settings.size() - 1, here + way))));
+        }
+
+        /** Another press point is worth a word only when it helps by more than one in ten. */
+        private PressPoint pressPoint(Setting chosen) {
+            if (zone().isEmpty()) {
+                return PressPoint.MIDDLE;
+            }
+            PressPoint best = PressPoint.MIDDLE;
+            double most = likelihoodPressed(chosen, best) + 0.1;
+            for (PressPoint point : new PressPoint[] {PressPoint.FOOT_END, PressPoint.HEAD_END}) {
+                double likelihood = likelihoodPressed(chosen, point);
+                if (likelihood > most) {
+                    best = point;
+                    most = likelihood;
+                }
+            }
+            return best;
+        }
+
+        private double likelihoodPressed(Setting chosen, PressPoint point) {
+            Recline.Step step = steps.stream()
+                    .filter(each -> each.name().equals(chosen.name()))
+                    .findFirst()
+                    .orElseThrow();
+            return setUp.pressedAt(point.at())
+                    .expect(step, rollBesides(), Stage.CHILD, true, Angle.ZERO, Depths.NONE)
+                    .map(expected -> learned.belief().likelihood(expected, zone().orElseThrow()))
+                    .orElse(0.0);
+        }
     }
 }

@@ -57,6 +57,14 @@ public record RideCard(Optional<Routing> routing, List<Finding> findings) {
         return new RideCard(mayRide ? Optional.of(allowed.get(0)) : Optional.empty(), findings);
     }
 
+    /** The same card, after what an earlier fitting of this child and seat found: what it stopped stays stopped. */
+    public RideCard heeding(EarlierClearing earlier) {
+        List<Finding> stops = earlier.stops();
+        List<Finding> all = new ArrayList<>(stops);
+        all.addAll(findings);
+        return new RideCard(stops.isEmpty() ? routing : Optional.empty(), all);
+    }
+
     private static Finding weightFits(Limits limits, Mass weight) {
         if (limits.weightMin().value().isEmpty() || limits.weightMax().value().isEmpty()) {
             return Finding.of(SUIT_1, Weight.NOT_KNOWN, "limitsNotKnown")

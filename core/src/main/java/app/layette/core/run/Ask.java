@@ -6,8 +6,18 @@ package app.layette.core.run;
  * @param kind what is entered
  * @param key which one: a question, a part, a piece, an item; empty when the kind says it all
  * @param answered whether it was entered and nothing has changed since
+ * @param optional whether the step is done without it: it only sharpens the advice
  */
-public record Ask(Kind kind, String key, boolean answered) {
+public record Ask(Kind kind, String key, boolean answered, boolean optional) {
+    public Ask(Kind kind, String key, boolean answered) {
+        this(kind, key, answered, false);
+    }
+
+    /** Something that is worth entering and holds nothing up. */
+    public static Ask offered(Kind kind, String key, boolean answered) {
+        return new Ask(kind, key, answered, true);
+    }
+
     /** Kinds of entry that a step can ask for. */
     public enum Kind {
         QUESTION,
@@ -25,6 +35,8 @@ public record Ask(Kind kind, String key, boolean answered) {
         GROUND,
         ACT,
         DEVICE,
+        /** A towel or noodle under the foot end. */
+        ROLL,
         LEVEL,
         HANDLE,
         GAP,
@@ -36,6 +48,8 @@ public record Ask(Kind kind, String key, boolean answered) {
         PAGE,
         END,
         /** A seat that is not on the shelf, read from its label and manual. */
-        QUICK_SEAT
+        QUICK_SEAT,
+        /** A newer version of a sheet in use, for a lead to adopt or decline. */
+        NEWER_SHEET
     }
 }

@@ -2,6 +2,8 @@ package app.layette.core.run;
 
 import app.layette.core.entry.Fact.HandleSet;
 import app.layette.core.entry.Fact.Quantity;
+import app.layette.core.entry.Fact.RollKind;
+import app.layette.core.entry.Fact.RollPlaced;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
@@ -11,6 +13,7 @@ import app.layette.core.evidence.Speaker;
 import app.layette.core.finding.Finding;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.gate.Gate;
+import app.layette.core.recline.RollAllowed;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -57,6 +60,7 @@ final class PageAsks {
                         .map(set -> "HANDLE:" + set.value().position())
                         .stream()
                         .toList();
+            case "finding.REC-6.rollNotKnown" -> roll(situation);
             case "finding.CAB-10.manualsNotLooked" ->
                 quantities(Quantity.GAP, situation.gapAsked(Speaker.SEAT), situation.gapAsked(Speaker.CAR));
             case "finding.SUIT-10.limitNotKnown" ->
@@ -64,6 +68,25 @@ final class PageAsks {
                         Quantity.ANCHOR_LIMIT, situation.anchorLimit(Speaker.SEAT), situation.anchorLimit(Speaker.CAR));
             default -> List.of();
         };
+    }
+
+    /** The page on this kind of roll, and on a roll together with a raised foot. */
+    private static List<String> roll(Situation situation) {
+        List<String> keys = new ArrayList<>();
+        PermissionKey kind = switch (situation
+                .newest(RollPlaced.class)
+                .map(placed -> placed.value().roll())
+                .orElse(RollKind.NONE)) {
+            case TOWEL -> PermissionKey.TOWEL;
+            case NOODLE -> PermissionKey.NOODLE;
+            case NOODLE_TRIANGLE -> PermissionKey.NOODLE_TRIANGLE;
+            case NONE -> PermissionKey.ROLL_WITH_FOOT;
+        };
+        keys.addAll(permissions(kind, situation));
+        if (RollAllowed.isWithFoot(situation)) {
+            keys.addAll(permissions(PermissionKey.ROLL_WITH_FOOT, situation));
+        }
+        return keys;
     }
 
     private static List<String> permissions(PermissionKey key, Situation situation) {

@@ -4,6 +4,7 @@ import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.gate.Gate;
+import app.layette.core.seat.ChildWhen;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -21,8 +22,15 @@ public record Run(List<Step> steps) {
 
     public static Run of(Method method, Situation situation, Gate gate) {
         StepAsks asks = new StepAsks(situation, gate);
-        return new Run(StepOrder.of(method, situation.practice().profile().childOrder()).inOrder().stream()
+        boolean childFirst = situation
+                .seat()
+                .flatMap(seat -> seat.carBed().child().value())
+                .filter(when -> when == ChildWhen.BEFORE)
+                .isPresent();
+        StepOrder order = StepOrder.of(method, situation.practice().profile().childOrder(), childFirst);
+        return new Run(order.inOrder().stream()
                 .map(key -> step(key, asks.of(key), gate))
+                .filter(step -> !isEmpty(step))
                 .toList());
     }
 
@@ -38,6 +46,11 @@ public record Run(List<Step> steps) {
     /** Place of a step in the run, from 1; 0 when it is not in it. */
     public int placeOf(StepKey key) {
         return steps.indexOf(step(key).orElse(null)) + 1;
+    }
+
+    /** Nothing to do and nothing that stands against it: not a step for this restraint. */
+    private static boolean isEmpty(Step step) {
+        return step.asks().isEmpty() && step.state() == Step.State.DONE;
     }
 
     private static Step step(StepKey key, List<Ask> asks, Gate gate) {
@@ -59,7 +72,7 @@ public record Run(List<Step> steps) {
         if (states.contains(ConclusionState.State.STALE)) {
             return Step.State.REOPENED;
         }
-        boolean allAnswered = asks.stream().allMatch(Ask::answered);
+        boolean allAnswered = asks.stream().allMatch(ask -> ask.answered() || ask.optional());
         return allAnswered && !states.contains(ConclusionState.State.OPEN) ? Step.State.DONE : Step.State.OPEN;
     }
 }

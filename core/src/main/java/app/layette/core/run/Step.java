@@ -26,8 +26,11 @@ public record Step(StepKey key, State state, List<Ask> asks) {
         asks = List.copyOf(asks);
     }
 
-    /** The first thing still to be entered. */
+    /** The first thing still to be entered, what holds up the step first. */
     public Optional<Ask> nextAsk() {
-        return asks.stream().filter(ask -> !ask.answered()).findFirst();
+        return asks.stream()
+                .filter(ask -> !ask.answered() && !ask.optional())
+                .findFirst()
+                .or(() -> asks.stream().filter(ask -> !ask.answered()).findFirst());
     }
 }

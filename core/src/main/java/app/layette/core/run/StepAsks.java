@@ -11,9 +11,11 @@ import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.TeachItem;
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.Permission;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.gate.Gate;
 import app.layette.core.harness.ShoulderAndSlots;
+import app.layette.core.recline.RollAllowed;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.run.Ask.Kind;
 import app.layette.core.seat.BaseFit;
@@ -23,10 +25,12 @@ import app.layette.core.seat.LegUse;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.secure.BeltRules;
 import app.layette.core.secure.LockTable;
+import app.layette.core.secure.PartsInUse;
 import app.layette.core.suit.ScreeningDone;
 import app.layette.core.vehicle.Belt;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** What each step asks in this situation. Nothing is asked that cannot change a finding. */
 final class StepAsks {
@@ -66,7 +70,13 @@ final class StepAsks {
                                 ShoulderAndSlots.in(situation).isPresent() && isSettled(Conclusion.SLOT_IN_REACH)),
                         new Ask(Kind.HEAD_ROOM, "", isLooked(Conclusion.HEAD_ROOM)));
             case THREAD -> thread();
-            case PLACE -> List.of(new Ask(Kind.PLACE, "", situation.placed().isPresent() && isPlaceSettled()));
+            case PLACE ->
+                List.of(
+                        new Ask(Kind.PLACE, "", situation.placed().isPresent() && isPlaceSettled()),
+                        Ask.offered(
+                                Kind.QUESTION,
+                                Question.REACH.name(),
+                                situation.answer(Question.REACH).isPresent()));
             case GROUND -> List.of(new Ask(Kind.GROUND, "", isLooked(Conclusion.LEVEL_GROUND)));
             case PREPARE -> List.of(act(Act.PREPARED));
             case DEVICE -> device();
@@ -76,12 +86,9 @@ final class StepAsks {
             case INCH -> List.of(new Ask(Kind.MOVEMENT, "", isLooked(Conclusion.INCH_TEST)));
             case LEG_AND_WINDOWS -> legAndWindows();
             case HARNESS -> harness();
-            case CARRIER_ON -> List.of(act(Act.CARRIER_ON), question(Question.CLICK, Conclusion.CLICK_AND_LIFT));
+            case CARRIER_ON -> carrierOn();
             case LEVEL_CHILD -> List.of(new Ask(Kind.LEVEL, Stage.CHILD.name(), isLooked(Conclusion.LEVEL)));
-            case HANDLE_AND_GAP ->
-                List.of(
-                        new Ask(Kind.HANDLE, "", isLooked(Conclusion.HANDLE)),
-                        new Ask(Kind.GAP, "", isLooked(Conclusion.GAP)));
+            case HANDLE_AND_GAP -> handleAndGap();
             case TEACH -> teach();
             case HAND_OVER -> handOver();
         };
@@ -104,7 +111,13 @@ final class StepAsks {
         if (situation.isQuickSeat()) {
             asks.add(new Ask(Kind.QUICK_SEAT, "", situation.seat().isPresent()));
         }
+        situation
+                .pendingVersions()
+                .forEach(newer -> asks.add(new Ask(Kind.NEWER_SHEET, newer.id() + ":" + newer.version(), false)));
         for (Part part : Part.values()) {
+            if (part == Part.BASE && !situation.usualMethod().isOnBase()) {
+                continue;
+            }
             asks.add(new Ask(Kind.LABEL, part.name(), situation.label(part).isPresent()));
         }
         asks.add(question(Question.APPROVAL, Conclusion.APPROVAL));
@@ -139,15 +152,66 @@ final class StepAsks {
     }
 
     private List<Ask> device() {
+        List<Ask> asks = new ArrayList<>();
         boolean hasSteps = situation
                 .seat()
                 .flatMap(seat -> seat.recline().device().value())
                 .map(device -> !device.steps().isEmpty())
                 .orElse(false);
-        return hasSteps
-                ? List.of(new Ask(
-                        Kind.DEVICE, "", situation.newest(Fact.DeviceSet.class).isPresent()))
-                : List.of();
+        if (hasSteps) {
+            asks.add(new Ask(
+                    Kind.DEVICE, "", situation.newest(Fact.DeviceSet.class).isPresent()));
+        }
+        boolean byRoll = !hasSteps;
+        if (!byRoll) {
+            asks.add(look(Stage.PRESSED));
+        }
+        boolean rollMayBe = Stream.of(Fact.RollKind.TOWEL, Fact.RollKind.NOODLE, Fact.RollKind.NOODLE_TRIANGLE)
+                .anyMatch(kind -> RollAllowed.permission(situation, kind) != Permission.NOT_ALLOWED);
+        boolean placed = situation.newest(Fact.RollPlaced.class).isPresent();
+        if (rollMayBe) {
+            // Without a device the roll is how the angle is set.
+            asks.add(byRoll ? new Ask(Kind.ROLL, "", placed) : Ask.offered(Kind.ROLL, "", placed));
+        }
+        if (byRoll) {
+            asks.add(look(Stage.PRESSED));
+        }
+        return asks;
+    }
+
+    /** A look before the child is in: it checks nothing and sharpens the advice. */
+    private Ask look(Stage stage) {
+        return Ask.offered(
+                Kind.LEVEL,
+                stage.name(),
+                situation
+                        .level(stage)
+                        .filter(level -> level.seq() > situation.lastDeviceChange())
+                        .isPresent());
+    }
+
+    private List<Ask> carrierOn() {
+        List<Ask> asks =
+                new ArrayList<>(List.of(act(Act.CARRIER_ON), question(Question.CLICK, Conclusion.CLICK_AND_LIFT)));
+        if (PartsInUse.TURNED_BACK.isThereIn(situation)) {
+            asks.add(question(Question.TURNED_BACK, Conclusion.TURNED_BACK));
+        }
+        return asks;
+    }
+
+    private List<Ask> handleAndGap() {
+        List<Ask> asks = new ArrayList<>();
+        if (isRequired(Conclusion.HANDLE)) {
+            asks.add(new Ask(Kind.HANDLE, "", isLooked(Conclusion.HANDLE)));
+        }
+        if (isRequired(Conclusion.GAP)) {
+            asks.add(new Ask(Kind.GAP, "", isLooked(Conclusion.GAP)));
+        }
+        return asks;
+    }
+
+    private boolean isRequired(Conclusion conclusion) {
+        return gate.state(conclusion).isPresent();
     }
 
     private List<Ask> routeBelt() {
@@ -186,15 +250,28 @@ final class StepAsks {
                     .flatMap(seat -> seat.lockOffs().value())
                     .map(list -> !list.isEmpty())
                     .orElse(false);
-            if (lockOff) {
+            if (lockOff && isRequired(Conclusion.LOCK_OFF)) {
                 asks.add(question(Question.LOCK_OFF, Conclusion.LOCK_OFF));
             }
             asks.add(question(Question.LOCK_PROOF, Conclusion.LOCK_PROOF));
-        } else {
+            if (PartsInUse.PANEL.isThereIn(situation) && isRequired(Conclusion.PANEL)) {
+                asks.add(question(Question.PANEL, Conclusion.PANEL));
+            }
+            if (PartsInUse.END_STRAPS.isThereIn(situation)) {
+                asks.add(question(Question.END_STRAPS, Conclusion.END_STRAPS));
+            }
+        } else if (gate.state(Conclusion.STRAP).isPresent()) {
             asks.add(question(Question.STRAP, Conclusion.STRAP));
         }
-        asks.add(question(Question.SITS_WHOLE, Conclusion.SITS_WHOLE));
-        asks.add(question(Question.SYSTEMS, Conclusion.ONE_SYSTEM));
+        if (isRequired(Conclusion.LEVEL) && !situation.usualMethod().isBaseless()) {
+            asks.add(look(Stage.TIGHT));
+        }
+        if (isRequired(Conclusion.SITS_WHOLE)) {
+            asks.add(question(Question.SITS_WHOLE, Conclusion.SITS_WHOLE));
+        }
+        if (isRequired(Conclusion.ONE_SYSTEM)) {
+            asks.add(question(Question.SYSTEMS, Conclusion.ONE_SYSTEM));
+        }
         return asks;
     }
 
@@ -205,7 +282,7 @@ final class StepAsks {
                 .flatMap(seat -> seat.leg().value())
                 .map(use -> use != LegUse.NO_LEG)
                 .orElse(false);
-        if (leg) {
+        if (leg && isRequired(Conclusion.FLOOR_AND_LEG)) {
             asks.add(question(Question.LEG, Conclusion.FLOOR_AND_LEG));
         }
         boolean windows = situation
@@ -213,8 +290,11 @@ final class StepAsks {
                 .flatMap(seat -> seat.windows().value())
                 .map(list -> !list.isEmpty())
                 .orElse(false);
-        if (windows) {
+        if (windows && isRequired(Conclusion.WINDOWS)) {
             asks.add(question(Question.WINDOWS, Conclusion.WINDOWS));
+        }
+        if (PartsInUse.SIDE_ELEMENT.isThereIn(situation) && isRequired(Conclusion.SIDE_ELEMENT)) {
+            asks.add(question(Question.SIDE_ELEMENT, Conclusion.SIDE_ELEMENT));
         }
         return asks;
     }
@@ -233,6 +313,9 @@ final class StepAsks {
         if (!statedNone) {
             asks.add(question(Question.CLIP, Conclusion.CLIP));
         }
+        if (isRequired(Conclusion.LIES_FLAT)) {
+            asks.add(question(Question.LIES_FLAT, Conclusion.LIES_FLAT));
+        }
         asks.add(question(Question.SUPPORT, Conclusion.SUPPORT));
         return asks;
     }
@@ -240,6 +323,9 @@ final class StepAsks {
     private List<Ask> teach() {
         List<Ask> asks = new ArrayList<>();
         for (TeachItem item : TeachItem.values()) {
+            if (!item.isPartOf(situation.usualMethod())) {
+                continue;
+            }
             asks.add(new Ask(
                     Kind.TEACH,
                     item.name(),

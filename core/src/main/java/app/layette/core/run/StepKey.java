@@ -5,6 +5,7 @@ import static app.layette.core.rule.Conclusion.ANCHORS_CLICKED;
 import static app.layette.core.rule.Conclusion.ANCHOR_LIMIT;
 import static app.layette.core.rule.Conclusion.APPROVAL;
 import static app.layette.core.rule.Conclusion.BASE_FITS_CARRIER;
+import static app.layette.core.rule.Conclusion.BED_PLACE;
 import static app.layette.core.rule.Conclusion.BELT_LOCKS;
 import static app.layette.core.rule.Conclusion.BELT_PATH;
 import static app.layette.core.rule.Conclusion.BUCKLE;
@@ -14,6 +15,7 @@ import static app.layette.core.rule.Conclusion.CLIP;
 import static app.layette.core.rule.Conclusion.CLOTHING;
 import static app.layette.core.rule.Conclusion.CRASH;
 import static app.layette.core.rule.Conclusion.CROTCH;
+import static app.layette.core.rule.Conclusion.END_STRAPS;
 import static app.layette.core.rule.Conclusion.EXPIRY;
 import static app.layette.core.rule.Conclusion.FLOOR_AND_LEG;
 import static app.layette.core.rule.Conclusion.GAP;
@@ -23,20 +25,26 @@ import static app.layette.core.rule.Conclusion.HISTORY;
 import static app.layette.core.rule.Conclusion.INCH_TEST;
 import static app.layette.core.rule.Conclusion.INFLATABLE_BELT;
 import static app.layette.core.rule.Conclusion.INSERT;
+import static app.layette.core.rule.Conclusion.LAY_FLAT_PLACES;
 import static app.layette.core.rule.Conclusion.LENGTH;
 import static app.layette.core.rule.Conclusion.LEVEL;
 import static app.layette.core.rule.Conclusion.LEVEL_GROUND;
+import static app.layette.core.rule.Conclusion.LIES_FLAT;
 import static app.layette.core.rule.Conclusion.LOCK_OFF;
 import static app.layette.core.rule.Conclusion.LOCK_PROOF;
 import static app.layette.core.rule.Conclusion.MANUALS;
 import static app.layette.core.rule.Conclusion.ONE_SYSTEM;
 import static app.layette.core.rule.Conclusion.ORDERS;
 import static app.layette.core.rule.Conclusion.OWN_ANCHORS;
+import static app.layette.core.rule.Conclusion.PANEL;
 import static app.layette.core.rule.Conclusion.PARTS;
 import static app.layette.core.rule.Conclusion.RECALL;
+import static app.layette.core.rule.Conclusion.ROLL;
+import static app.layette.core.rule.Conclusion.ROUTING_ALLOWED;
 import static app.layette.core.rule.Conclusion.SCREENING;
 import static app.layette.core.rule.Conclusion.SHEETS_CURRENT;
 import static app.layette.core.rule.Conclusion.SHEET_MATCHES_LABEL;
+import static app.layette.core.rule.Conclusion.SIDE_ELEMENT;
 import static app.layette.core.rule.Conclusion.SIGNED_FOR;
 import static app.layette.core.rule.Conclusion.SITS_WHOLE;
 import static app.layette.core.rule.Conclusion.SLOT;
@@ -46,6 +54,7 @@ import static app.layette.core.rule.Conclusion.SNUG_TEST;
 import static app.layette.core.rule.Conclusion.STRAP;
 import static app.layette.core.rule.Conclusion.SUPPORT;
 import static app.layette.core.rule.Conclusion.TEACH_BACK;
+import static app.layette.core.rule.Conclusion.TURNED_BACK;
 import static app.layette.core.rule.Conclusion.VEHICLE_SEAT;
 import static app.layette.core.rule.Conclusion.WEBBING;
 import static app.layette.core.rule.Conclusion.WEIGHT;
@@ -64,17 +73,17 @@ public enum StepKey {
     INSERT_STEP(Phase.SEAT_AND_CHILD, INSERT),
     SHOULDER(Phase.SEAT_AND_CHILD, SLOT_IN_REACH, HEAD_ROOM),
     THREAD(Phase.SEAT_AND_CHILD, SLOT, CROTCH, WEBBING, SNUG_AT_SHORTEST),
-    PLACE(Phase.CAR, AIRBAG, VEHICLE_SEAT, OWN_ANCHORS, ANCHOR_LIMIT),
+    PLACE(Phase.CAR, AIRBAG, VEHICLE_SEAT, OWN_ANCHORS, ANCHOR_LIMIT, ROUTING_ALLOWED, BED_PLACE, LAY_FLAT_PLACES),
     GROUND(Phase.CAR, LEVEL_GROUND),
     PREPARE(Phase.CAR),
-    DEVICE(Phase.BASE),
+    DEVICE(Phase.BASE, ROLL),
     HOOK(Phase.BASE, ANCHORS_CLICKED),
     ROUTE_BELT(Phase.BASE, BELT_LOCKS, INFLATABLE_BELT, BELT_PATH, BUCKLE),
-    TIGHTEN(Phase.BASE, STRAP, LOCK_OFF, LOCK_PROOF, SITS_WHOLE, ONE_SYSTEM),
+    TIGHTEN(Phase.BASE, STRAP, LOCK_OFF, LOCK_PROOF, PANEL, END_STRAPS, SITS_WHOLE, ONE_SYSTEM),
     INCH(Phase.BASE, INCH_TEST),
-    LEG_AND_WINDOWS(Phase.BASE, FLOOR_AND_LEG, WINDOWS),
-    HARNESS(Phase.CHILD, CLOTHING, SNUG_TEST, CLIP, SUPPORT),
-    CARRIER_ON(Phase.CHILD, CLICK_AND_LIFT),
+    LEG_AND_WINDOWS(Phase.BASE, FLOOR_AND_LEG, WINDOWS, SIDE_ELEMENT),
+    HARNESS(Phase.CHILD, CLOTHING, SNUG_TEST, CLIP, LIES_FLAT, SUPPORT),
+    CARRIER_ON(Phase.CHILD, CLICK_AND_LIFT, TURNED_BACK),
     LEVEL_CHILD(Phase.CHILD, LEVEL),
     HANDLE_AND_GAP(Phase.CHILD, HANDLE, GAP),
     TEACH(Phase.FAMILY, TEACH_BACK),

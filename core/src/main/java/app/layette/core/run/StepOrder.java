@@ -20,12 +20,71 @@ public final class StepOrder {
 
     /** The preconditions of a method under a profile's child order. */
     public static StepOrder of(Method method, ChildOrder childOrder) {
+        return of(method, childOrder, false);
+    }
+
+    /**
+     * The same for a car bed whose sheet wants the child in first.
+     *
+     * @param childFirst whether the sheet says so
+     */
+    public static StepOrder of(Method method, ChildOrder childOrder, boolean childFirst) {
         StepOrder order = new StepOrder();
         switch (method) {
-            case BASE_FLEXIBLE_ANCHORS -> order.base(StepKey.HOOK, childOrder);
+            case BASE_FLEXIBLE_ANCHORS, BASE_RIGID_LEG -> order.base(StepKey.HOOK, childOrder);
             case BASE_BELT -> order.base(StepKey.ROUTE_BELT, childOrder);
+            case BASELESS_AMERICAN, BASELESS_EUROPEAN -> order.baseless();
+            case CONVERTIBLE_BELT -> order.convertible(StepKey.ROUTE_BELT);
+            case CONVERTIBLE_ANCHORS -> order.convertible(StepKey.HOOK);
+            case CAR_BED -> order.carBed(childFirst);
+            case LAY_FLAT -> order.layFlat();
         }
         return order;
+    }
+
+    private void papers() {
+        chain(StepKey.CHILD, StepKey.FITS);
+        chain(StepKey.LABEL, StepKey.HISTORY_STEP, StepKey.PARTS_STEP, StepKey.FITS, StepKey.INSERT_STEP);
+    }
+
+    private void slots() {
+        chain(StepKey.INSERT_STEP, StepKey.SHOULDER, StepKey.THREAD, StepKey.PLACE);
+    }
+
+    /** The child is always harnessed before the belt. */
+    private void baseless() {
+        papers();
+        slots();
+        chain(StepKey.PLACE, StepKey.GROUND, StepKey.PREPARE, StepKey.HARNESS, StepKey.ROUTE_BELT, StepKey.TIGHTEN);
+        chain(StepKey.TIGHTEN, StepKey.INCH, StepKey.LEG_AND_WINDOWS, StepKey.LEVEL_CHILD, StepKey.HANDLE_AND_GAP);
+        chain(StepKey.HANDLE_AND_GAP, StepKey.TEACH, StepKey.HAND_OVER);
+    }
+
+    /** The child comes last. */
+    private void convertible(StepKey connect) {
+        papers();
+        slots();
+        chain(StepKey.PLACE, StepKey.GROUND, StepKey.PREPARE, StepKey.DEVICE, connect, StepKey.TIGHTEN, StepKey.INCH);
+        chain(StepKey.INCH, StepKey.LEG_AND_WINDOWS, StepKey.HARNESS, StepKey.LEVEL_CHILD, StepKey.HANDLE_AND_GAP);
+        chain(StepKey.HANDLE_AND_GAP, StepKey.TEACH, StepKey.HAND_OVER);
+    }
+
+    private void carBed(boolean childFirst) {
+        papers();
+        chain(StepKey.INSERT_STEP, StepKey.PLACE, StepKey.PREPARE, StepKey.ROUTE_BELT, StepKey.TIGHTEN, StepKey.INCH);
+        chain(StepKey.INCH, StepKey.LEG_AND_WINDOWS, StepKey.TEACH, StepKey.HAND_OVER);
+        if (childFirst) {
+            chain(StepKey.PREPARE, StepKey.HARNESS, StepKey.ROUTE_BELT);
+        } else {
+            chain(StepKey.LEG_AND_WINDOWS, StepKey.HARNESS, StepKey.TEACH);
+        }
+    }
+
+    private void layFlat() {
+        papers();
+        slots();
+        chain(StepKey.PLACE, StepKey.PREPARE, StepKey.HARNESS, StepKey.ROUTE_BELT, StepKey.TIGHTEN, StepKey.INCH);
+        chain(StepKey.INCH, StepKey.LEG_AND_WINDOWS, StepKey.HANDLE_AND_GAP, StepKey.TEACH, StepKey.HAND_OVER);
     }
 
     private void base(StepKey connect, ChildOrder childOrder) {

@@ -12,8 +12,18 @@ import java.util.Optional;
  * @param mount where it sits; on the base it does not see a slide's offset
  * @param pass what counts as a pass
  * @param bands allowed recline by child weight, stated complete
+ * @param sides on one side of the seat or on both, which must agree (REC-3); {@code null} means one
+ * @param partWidth how much recline lies between wholly inside and wholly outside; {@code null} means 2°
  */
-public record Indicator(Kind kind, Mount mount, Pass pass, List<Band> bands) {
+public record Indicator(Kind kind, Mount mount, Pass pass, List<Band> bands, Sides sides, Angle partWidth) {
+    private static final Angle USUAL_PART = Angle.ofDegrees(2);
+
+    /** How many sides it can be read on. */
+    public enum Sides {
+        ONE,
+        BOTH
+    }
+
     /** What the indicator looks like. */
     public enum Kind {
         BUBBLE,
@@ -73,6 +83,13 @@ public record Indicator(Kind kind, Mount mount, Pass pass, List<Band> bands) {
 
     public Indicator {
         bands = bands == null ? List.of() : List.copyOf(bands);
+        sides = sides == null ? Sides.ONE : sides;
+        partWidth = partWidth == null ? USUAL_PART : partWidth;
+    }
+
+    /** An indicator on one side. */
+    public Indicator(Kind kind, Mount mount, Pass pass, List<Band> bands) {
+        this(kind, mount, pass, bands, Sides.ONE, USUAL_PART);
     }
 
     public Optional<Band> bandFor(Mass weight) {

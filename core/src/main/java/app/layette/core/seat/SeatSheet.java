@@ -37,6 +37,12 @@ import java.util.Map;
  * @param gap room asked to the front seat (CAB-10)
  * @param lockOffs the clamps that lock a belt, stated complete (SEC-2)
  * @param permissions what the seat manual says on each permission
+ * @param sideElement an element that takes up a side impact (CAB-12)
+ * @param rotation whether the shell turns on its base (SEC-7)
+ * @param tensionPanel whether a flap closes over the belt and tightens it (SEC-2)
+ * @param routing how much belt a ride without the base takes
+ * @param carBed of a car bed
+ * @param layFlat of a lay-flat carrier
  */
 public record SeatSheet(
         SheetVersion sheet,
@@ -60,7 +66,13 @@ public record SeatSheet(
         Evidence<List<HandlePosition>> handle,
         Evidence<Length> gap,
         Evidence<List<LockOff>> lockOffs,
-        Map<PermissionKey, Evidence<Said>> permissions) {
+        Map<PermissionKey, Evidence<Said>> permissions,
+        Evidence<SideElement> sideElement,
+        Evidence<Rotation> rotation,
+        Evidence<Boolean> tensionPanel,
+        BaselessRoute routing,
+        CarBed carBed,
+        LayFlat layFlat) {
 
     public SeatSheet {
         life = orNotLooked(life);
@@ -81,6 +93,12 @@ public record SeatSheet(
         gap = orNotLooked(gap);
         lockOffs = orNotLooked(lockOffs);
         permissions = permissions == null ? Map.of() : Map.copyOf(permissions);
+        sideElement = orNotLooked(sideElement);
+        rotation = orNotLooked(rotation);
+        tensionPanel = orNotLooked(tensionPanel);
+        routing = routing == null ? BaselessRoute.NOT_LOOKED : routing;
+        carBed = carBed == null ? CarBed.NOT_LOOKED : carBed;
+        layFlat = layFlat == null ? LayFlat.NOT_LOOKED : layFlat;
     }
 
     /** What the seat manual says on a permission. */
@@ -98,6 +116,6 @@ public record SeatSheet(
         }
         return new SeatSheet(
                 sheet, status, kind, identity, null, null, null, null, null, null, null, null, null, null, null, null,
-                null, null, null, null, null, null);
+                null, null, null, null, null, null, null, null, null, null, null, null);
     }
 }

@@ -6,6 +6,8 @@ import app.layette.core.evidence.Evidence;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * The carrier's shell, everything along the shell back from the pad at the child's hips.
@@ -16,6 +18,9 @@ import java.util.List;
  * @param headRoom room asked above the head (SUIT-3)
  * @param carrierMass of the carrier alone
  * @param baseMass of the base
+ * @param widthShell across the shell (CAB-13)
+ * @param widthBase across the base
+ * @param outline of the restraint in the side view, base and carrier together (CAB-10)
  */
 public record Shell(
         Evidence<Length> top,
@@ -23,8 +28,11 @@ public record Shell(
         Evidence<List<CrotchOpening>> crotch,
         Evidence<Length> headRoom,
         Evidence<Mass> carrierMass,
-        Evidence<Mass> baseMass) {
-    static final Shell NOT_LOOKED = new Shell(null, null, null, null, null, null);
+        Evidence<Mass> baseMass,
+        Evidence<List<OutlinePoint>> outline,
+        Evidence<Length> widthShell,
+        Evidence<Length> widthBase) {
+    static final Shell NOT_LOOKED = new Shell(null, null, null, null, null, null, null, null, null);
 
     public Shell {
         top = orNotLooked(top);
@@ -33,5 +41,15 @@ public record Shell(
         headRoom = orNotLooked(headRoom);
         carrierMass = orNotLooked(carrierMass);
         baseMass = orNotLooked(baseMass);
+        outline = orNotLooked(outline);
+        widthShell = orNotLooked(widthShell);
+        widthBase = orNotLooked(widthBase);
+    }
+
+    /** What it takes beside another restraint: the wider of shell and base; empty when neither is known. */
+    public Optional<Length> width() {
+        return Stream.of(widthShell.value(), widthBase.value())
+                .flatMap(Optional::stream)
+                .max(Length::compareTo);
     }
 }

@@ -12,6 +12,11 @@ import app.layette.core.measure.Mass;
 public record WeightBand(Mass from, Mass below) {
     public static final WeightBand EVERY_WEIGHT = new WeightBand(null, null);
 
+    /** A band that includes both ends, as a manual prints it; masses are compared to a tenth of a gram. */
+    public static WeightBand fromToInclusive(Mass from, Mass to) {
+        return new WeightBand(from, to.plus(Mass.ofGrams(0.1)));
+    }
+
     public boolean contains(Mass weight) {
         return (from == null || !weight.isLessThan(from)) && (below == null || weight.isLessThan(below));
     }

@@ -67,6 +67,7 @@ public final class BeltRules {
     private static <E extends Enum<E>> Optional<E> tested(Situation situation, Question question, E[] constants) {
         return situation
                 .answer(question)
+                .filter(answer -> answer.seq() > situation.placeSince())
                 .map(Stamped::value)
                 .flatMap(answer -> Arrays.stream(constants)
                         .filter(each -> each.name().equals(answer))
@@ -74,7 +75,7 @@ public final class BeltRules {
     }
 
     private static Belt belt(Situation situation) {
-        return situation.position().map(SeatingPosition::belt).orElseGet(() -> new Belt(null, null, null));
+        return situation.position().map(SeatingPosition::belt).orElse(Belt.NOT_LOOKED);
     }
 
     private static Evidence<List<LockOff>> lockOffs(Situation situation) {
@@ -104,19 +105,41 @@ public final class BeltRules {
                                 .changedBy("CAR_MANUAL"))
                         : Verdict.open("BELT_TEST");
             }
-            boolean locks = lock.get() != Lock.NOTHING;
-            return Verdict.judged(
-                    Finding.of(SEC_1, locks ? Weight.HOLDS : Weight.STOP, locks ? "locks" : "nothingLocks")
-                            .with("lock", Argument.key("lock", lock.get()))
-                            .from(belt(situation).retractor())
-                            .changedBy("OTHER_PLACE"));
+            if (lock.get() == Lock.NOTHING) {
+                return Verdict.judged(byClip(situation).changedBy("OTHER_PLACE"));
+            }
+            return Verdict.judged(Finding.of(SEC_1, Weight.HOLDS, "locks")
+                    .with("lock", Argument.key("lock", lock.get()))
+                    .from(belt(situation).retractor())
+                    .changedBy("OTHER_PLACE"));
+        }
+
+        private static boolean isAnsweredHere(Situation situation, Question question) {
+            return situation
+                    .answer(question)
+                    .filter(answer -> answer.seq() > situation.placeSince())
+                    .isPresent();
+        }
+
+        /** Nothing of the belt holds: a locking clip does, where the seat manual allows one. */
+        private static Finding.Builder byClip(Situation situation) {
+            boolean sewnOn = latchPlate(situation)
+                    .filter(plate -> plate == LatchPlate.SEWN_ON)
+                    .isPresent();
+            if (sewnOn) {
+                return Finding.of(SEC_1, Weight.STOP, "nothingLocks");
+            }
+            return switch (situation.permission(PermissionKey.LOCKING_CLIP)) {
+                case ALLOWED ->
+                    Finding.of(SEC_1, Weight.HOLDS, "locks").with("lock", Argument.key("lock", Lock.LOCKING_CLIP));
+                case NOT_ALLOWED -> Finding.of(SEC_1, Weight.STOP, "nothingLocks");
+                case NOT_KNOWN -> Finding.of(SEC_1, Weight.NOT_KNOWN, "clipNotKnown");
+            };
         }
 
         private static boolean isTested(Situation situation) {
-            boolean retractorAsked = retractor(situation).isPresent()
-                    || situation.answer(Question.RETRACTOR).isPresent();
-            boolean plateAsked = latchPlate(situation).isPresent()
-                    || situation.answer(Question.LATCH_PLATE).isPresent();
+            boolean retractorAsked = retractor(situation).isPresent() || isAnsweredHere(situation, Question.RETRACTOR);
+            boolean plateAsked = latchPlate(situation).isPresent() || isAnsweredHere(situation, Question.LATCH_PLATE);
             boolean plateMatters = retractor(situation)
                     .map(each -> each == Retractor.EMERGENCY_ONLY)
                     .orElse(false);

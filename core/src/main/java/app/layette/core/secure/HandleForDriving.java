@@ -4,6 +4,7 @@ import static app.layette.core.finding.RuleCode.SEC_9;
 
 import app.layette.core.entry.Fact.HandlePositionRead;
 import app.layette.core.entry.Fact.HandleSet;
+import app.layette.core.entry.Fact.QuickSeatRead;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
@@ -19,6 +20,7 @@ import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.SeatSheet;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * SEC-9: the handle is in a position that the seat manual allows for driving. Not known stays not known: a silent manual
@@ -54,11 +56,7 @@ public final class HandleForDriving implements Rule {
         Permission bySheet = sheet.value()
                 .map(allowed -> allowed.contains(position) ? Permission.ALLOWED : Permission.NOT_ALLOWED)
                 .orElse(Permission.NOT_KNOWN);
-        List<Said> pages = situation.pages(HandlePositionRead.class).stream()
-                .filter(read -> read.position() == position)
-                .map(HandlePositionRead::says)
-                .distinct()
-                .toList();
+        List<Said> pages = pages(situation, position);
         if (pages.isEmpty()) {
             return bySheet;
         }
@@ -66,5 +64,19 @@ public final class HandleForDriving implements Rule {
                 ? Permission.NOT_KNOWN
                 : pages.get(0) == Said.ALLOWED ? Permission.ALLOWED : Permission.NOT_ALLOWED;
         return bySheet == Permission.NOT_KNOWN ? byPage : bySheet.and(byPage);
+    }
+
+    /** What the pages read here say; a seat read on the spot names one allowed position and no more. */
+    private static List<Said> pages(Situation situation, HandlePosition position) {
+        Stream<Said> pages = situation.pages(HandlePositionRead.class).stream()
+                .filter(read -> read.position() == position)
+                .map(HandlePositionRead::says);
+        Stream<Said> quick = situation
+                .newest(QuickSeatRead.class)
+                .filter(read -> situation.isQuickSeat() && read.how().isReadInDocument())
+                .filter(read -> read.value().handle() == position)
+                .map(read -> Said.ALLOWED)
+                .stream();
+        return Stream.concat(pages, quick).distinct().toList();
     }
 }

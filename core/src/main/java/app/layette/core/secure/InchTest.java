@@ -33,9 +33,7 @@ public final class InchTest implements Rule {
     public Verdict judge(Situation situation) {
         Optional<Stamped<Fact.LengthMeasured>> byTape = situation.measured(Dimension.MOVEMENT);
         Optional<Stamped<String>> byEye = situation.answer(Question.MOVEMENT);
-        boolean tapeIsLater = byTape.isPresent()
-                && (byEye.isEmpty() || byTape.get().seq() > byEye.get().seq());
-        if (!tapeIsLater) {
+        if (byTape.filter(tape -> tape.isAfter(byEye)).isEmpty()) {
             return new AnsweredByEye(Conclusion.INCH_TEST, Question.MOVEMENT).judge(situation);
         }
         Length movement = byTape.get().value().length();

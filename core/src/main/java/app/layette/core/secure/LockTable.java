@@ -13,6 +13,8 @@ public final class LockTable {
         SWITCHED_RETRACTOR,
         AUTOMATIC_RETRACTOR,
         LATCH_PLATE,
+        /** A clip on the belt near the plate, where the seat manual allows one. */
+        LOCKING_CLIP,
         /** Nothing does: a locking clip where the manuals allow one, or another way. */
         NOTHING
     }
@@ -28,7 +30,8 @@ public final class LockTable {
      * @return empty when it depends on what is not known
      */
     public static Optional<Lock> lock(Optional<Retractor> retractor, Optional<LatchPlate> plate, boolean lockOff) {
-        if (lockOff) {
+        boolean holdsByItself = retractor.filter(each -> each == Retractor.NONE).isPresent();
+        if (lockOff && !holdsByItself) {
             return Optional.of(Lock.LOCK_OFF);
         }
         if (retractor.isEmpty()) {

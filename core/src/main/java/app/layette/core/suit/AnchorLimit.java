@@ -13,6 +13,8 @@ import app.layette.core.practice.AnchorLimits;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.Verdict;
+import app.layette.core.seat.SeatKind;
+import app.layette.core.seat.SeatSheet;
 import app.layette.core.seat.Shell;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -37,8 +39,7 @@ public final class AnchorLimit implements Rule {
         if (situation.car().isEmpty()) {
             return Verdict.open("PLACE");
         }
-        Shell shell = situation.seat().get().shell();
-        Optional<Mass> restraint = restraintMass(shell);
+        Optional<Mass> restraint = restraintMass(situation.seat().get());
         Optional<Mass> limit = limit(situation);
         if (restraint.isEmpty() || limit.isEmpty()) {
             return Verdict.judged(
@@ -55,8 +56,12 @@ public final class AnchorLimit implements Rule {
                 .changedBy("BELT"));
     }
 
-    /** Carrier and base together, where the sheet has both. */
-    public static Optional<Mass> restraintMass(Shell shell) {
+    /** Carrier and base together, where the sheet has both; a restraint of one piece is its own carrier. */
+    public static Optional<Mass> restraintMass(SeatSheet seat) {
+        Shell shell = seat.shell();
+        if (seat.kind() != SeatKind.REAR_FACING_ONLY) {
+            return shell.carrierMass().value();
+        }
         return shell.carrierMass()
                 .value()
                 .flatMap(carrier -> shell.baseMass().value().map(carrier::plus));

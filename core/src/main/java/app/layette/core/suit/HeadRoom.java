@@ -66,21 +66,10 @@ public final class HeadRoom implements Rule {
                         .map(seat -> seat.shell())
                         .map(Shell::top)
                         .flatMap(Evidence::value)
-                        .map(top -> new Stamped<>(
-                                top.minus(crown.value()),
-                                crown.seq(),
-                                crown.seen(),
-                                crown.at(),
-                                crown.by(),
-                                crown.how())));
-        Optional<Stamped<Length>> byEye = situation
-                .answer(Question.HEAD_ROOM)
-                .map(answer -> new Stamped<>(
-                        leastOf(answer.value()), answer.seq(), answer.seen(), answer.at(), answer.by(), answer.how()));
-        if (byTape.isPresent() && byEye.isPresent()) {
-            return byTape.get().seq() > byEye.get().seq() ? byTape : byEye;
-        }
-        return byTape.or(() -> byEye);
+                        .map(top -> crown.with(top.minus(crown.value()))));
+        Optional<Stamped<Length>> byEye =
+                situation.answer(Question.HEAD_ROOM).map(answer -> answer.with(leastOf(answer.value())));
+        return byTape.filter(tape -> tape.isAfter(byEye)).or(() -> byEye);
     }
 
     private static Length leastOf(String answer) {

@@ -24,7 +24,7 @@ public final class SlotInReach implements Rule {
         if (shoulder.isEmpty()) {
             return Verdict.open("SHOULDER");
         }
-        if (shoulder.get().slots().isEmpty()) {
+        if (shoulder.get().count() == 0) {
             return Verdict.judged(
                     Finding.of(SUIT_4, Weight.NOT_KNOWN, "slotsNotKnown").changedBy("SEAT_MANUAL"));
         }

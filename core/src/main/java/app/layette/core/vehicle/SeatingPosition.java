@@ -16,8 +16,14 @@ import java.util.List;
  * @param anchors whether it has its own pair of lower anchors (CAB-4)
  * @param belt what its belt is (SEC-1, CAB-6)
  * @param cushionSlope γ, positive when the cushion drops towards the bight, with the car on level ground
+ * @param firmness of the cushion
+ * @param anchorHeight height of the lower anchors above the floor in front of the seat
  * @param backAngle β, how far the vehicle seat back leans back from the vertical
  * @param floor what a load leg would stand on (CAB-8)
+ * @param width of the place (CAB-13)
+ * @param buckleSide the side on which its buckle stands
+ * @param armrest whether a fold-down armrest is behind it (CAB-9)
+ * @param accessBehind whether somebody can reach it from behind
  * @param frontSeat distance from the bight to the front seat at heights above the cushion
  */
 public record SeatingPosition(
@@ -29,7 +35,13 @@ public record SeatingPosition(
         Evidence<Angle> cushionSlope,
         Evidence<Angle> backAngle,
         Evidence<Floor> floor,
-        Evidence<List<Clearance>> frontSeat) {
+        Evidence<List<Clearance>> frontSeat,
+        Evidence<Firmness> firmness,
+        Evidence<Length> anchorHeight,
+        Evidence<Length> width,
+        Evidence<Side> buckleSide,
+        Evidence<Boolean> armrest,
+        Evidence<Boolean> accessBehind) {
 
     public SeatingPosition {
         facing = orNotLooked(facing);
@@ -40,11 +52,25 @@ public record SeatingPosition(
         backAngle = orNotLooked(backAngle);
         floor = orNotLooked(floor);
         frontSeat = orNotLooked(frontSeat);
+        firmness = orNotLooked(firmness);
+        anchorHeight = orNotLooked(anchorHeight);
+        width = orNotLooked(width);
+        buckleSide = orNotLooked(buckleSide);
+        armrest = orNotLooked(armrest);
+        accessBehind = orNotLooked(accessBehind);
     }
 
     /** A position of which nothing is known but that it is there. */
     public static SeatingPosition bare(PositionId id) {
-        return new SeatingPosition(id, null, null, null, null, null, null, null, null);
+        return new SeatingPosition(
+                id, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+    }
+
+    /** How hard a cushion is. */
+    public enum Firmness {
+        SOFT,
+        MEDIUM,
+        FIRM
     }
 
     /** How a vehicle seat faces. */

@@ -27,6 +27,7 @@ import java.util.Optional;
  * @param anchorLimit limit of the lower anchors as printed in the vehicle manual (SUIT-10)
  * @param gap room asked in front of a rear-facing restraint (CAB-10)
  * @param permissions what the vehicle manual says on each permission
+ * @param borrowedSpacing distance of the inner anchors that the middle would borrow (CAB-4)
  */
 public record VehicleSheet(
         SheetVersion sheet,
@@ -39,13 +40,15 @@ public record VehicleSheet(
         List<SeatingPosition> positions,
         Evidence<Mass> anchorLimit,
         Evidence<Length> gap,
-        Map<PermissionKey, Evidence<Said>> permissions) {
+        Map<PermissionKey, Evidence<Said>> permissions,
+        Evidence<Length> borrowedSpacing) {
 
     public VehicleSheet {
         positions = positions == null ? List.of() : List.copyOf(positions);
         anchorLimit = orNotLooked(anchorLimit);
         gap = orNotLooked(gap);
         permissions = permissions == null ? Map.of() : Map.copyOf(permissions);
+        borrowedSpacing = orNotLooked(borrowedSpacing);
     }
 
     public String fullName() {
@@ -68,6 +71,6 @@ public record VehicleSheet(
         }
         List<SeatingPosition> bare =
                 positions.stream().map(each -> SeatingPosition.bare(each.id())).toList();
-        return new VehicleSheet(sheet, status, maker, name, yearFrom, yearTo, kerbSide, bare, null, null, null);
+        return new VehicleSheet(sheet, status, maker, name, yearFrom, yearTo, kerbSide, bare, null, null, null, null);
     }
 }

@@ -3,17 +3,25 @@ package app.layette.core.drawing;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.layette.core.drawing.side.SideView;
 import app.layette.core.entry.Fact;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.fixture.SeatSheetBuilder;
 import app.layette.core.seat.Recline;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 class ViewsTest {
+    private static List<Shape> flat(List<Shape> shapes) {
+        return shapes.stream()
+                .flatMap(shape -> shape instanceof Shape.Group group ? flat(group.shapes()).stream() : Stream.of(shape))
+                .toList();
+    }
+
     private static List<String> labels(Drawing drawing) {
-        return drawing.shapes().stream()
+        return flat(drawing.shapes()).stream()
                 .filter(Shape.Label.class::isInstance)
                 .map(shape -> ((Shape.Label) shape).key())
                 .toList();
@@ -54,9 +62,9 @@ class ViewsTest {
             FittingBuilder fitting = FittingBuilder.ready();
             fitting.seat.device = SeatSheetBuilder.stated(new Recline.Device(
                     Recline.DeviceKind.FOOT, List.of(new Recline.Step("3", SeatSheetBuilder.mm(lift), null))));
-            Drawing drawing = SideView.of(fitting.plan().situation());
+            List<Shape> shapes = flat(SideView.of(fitting.plan().situation()).shapes());
             double lean = Math.tan(Math.toRadians(22));
-            assertThat(drawing.shapes().stream()
+            assertThat(shapes.stream()
                             .filter(shape -> shape.ink() == Ink.SHELL && shape instanceof Shape.Outline)
                             .flatMap(shape -> ((Shape.Outline) shape).points().stream()))
                     .allSatisfy(point -> assertThat(-point.x()).isGreaterThanOrEqualTo(-point.y() * lean - 1));
@@ -73,7 +81,7 @@ class ViewsTest {
                 .orElseThrow()
                 .recline()
                 .degrees();
-        Shape.Outline needle = SideView.of(fitting.plan().situation()).shapes().stream()
+        Shape.Outline needle = flat(SideView.of(fitting.plan().situation()).shapes()).stream()
                 .filter(shape -> shape.ink() == Ink.COMPUTED && shape instanceof Shape.Outline)
                 .map(Shape.Outline.class::cast)
                 .findFirst()

@@ -10,6 +10,8 @@ import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.Said;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingPlanner;
@@ -21,7 +23,11 @@ import app.layette.core.measure.Length;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.Verdict;
+import app.layette.core.run.Ask;
+import app.layette.core.run.Step;
 import app.layette.core.seat.Indicator.Reading;
+import app.layette.core.vehicle.PositionId;
+import app.layette.core.vehicle.Side;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
@@ -53,8 +59,9 @@ class GateTest {
     void anActReopensExactlyWhatItSpoils(Act act) {
         Gate gate = FittingBuilder.ready().acted(act).plan().gate();
         Set<Conclusion> looked = EnumSet.copyOf(Spoils.by(act.change().orElseThrow()));
-        // Without a leg or windows to look at there is nothing to spoil.
+        // Without a leg, or a shell that turns, there is nothing to spoil.
         looked.remove(Conclusion.FLOOR_AND_LEG);
+        looked.remove(Conclusion.TURNED_BACK);
         looked.retainAll(Required.by(Method.BASE_FLEXIBLE_ANCHORS));
         Set<Conclusion> stale = gate.conclusions().stream()
                 .filter(each -> each.state() == State.STALE)
@@ -77,12 +84,85 @@ class GateTest {
                 "BUCKLE",
                 "BELT_ROUTE",
                 "LOCK_OFF",
-                "LOCK_PROOF"
+                "LOCK_PROOF",
+                "SIDES",
+                "REACH",
+                "PANEL",
+                "END_STRAPS",
+                "SIDE_ELEMENT",
+                "TURNED_BACK",
+                "LIES_FLAT"
             })
     void eachAnswerIsMissed(Question question) {
         FittingPlan plan = FittingBuilder.ready().without(question).plan();
         assertThat(plan.mayHandOver()).as("without %s", question).isFalse();
         assertThat(plan.gate().blocking()).allMatch(each -> each.state() == State.OPEN);
+    }
+
+    @ParameterizedTest
+    @EnumSource(Method.class)
+    void everyMethodCanBeHandedOverAndMissesEachOfItsAnswers(Method method) {
+        FittingPlan ready = FittingBuilder.ready(method).plan();
+        assertThat(ready.gate().blocking()).isEmpty();
+        assertThat(ready.mayHandOver()).isTrue();
+        assertThat(ready.run().current()).map(step -> step.key().name()).contains("HAND_OVER");
+        for (Step step : ready.run().steps()) {
+            for (Ask ask : step.asks()) {
+                boolean needed = ask.kind() == Ask.Kind.QUESTION && ask.answered();
+                if (needed) {
+                    Question question = Question.valueOf(ask.key());
+                    assertThat(FittingBuilder.ready(method)
+                                    .without(question)
+                                    .plan()
+                                    .mayHandOver())
+                            .as("%s without %s", method, question)
+                            .isFalse();
+                }
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource(Method.class)
+    void aChangeOfPlaceReopensEverythingOfSecuring(Method method) {
+        FittingBuilder fitting = FittingBuilder.ready(method);
+        fitting.car.more.add(fitting.car.another(new PositionId(2, Side.LEFT)));
+        fitting.car.more.add(fitting.car.another(new PositionId(2, Side.MIDDLE)));
+        fitting.add(new Fact.Placed("u1", new PositionId(2, Side.LEFT), method));
+        Gate gate = fitting.plan().gate();
+        Set<Conclusion> securing = EnumSet.of(
+                Conclusion.ANCHORS_CLICKED,
+                Conclusion.STRAP,
+                Conclusion.BELT_PATH,
+                Conclusion.BUCKLE,
+                Conclusion.LOCK_PROOF,
+                Conclusion.INCH_TEST,
+                Conclusion.LEVEL);
+        securing.retainAll(Required.by(method));
+        assertThat(securing)
+                .isNotEmpty()
+                .allSatisfy(conclusion ->
+                        assertThat(gate.state(conclusion).orElseThrow().state()).isEqualTo(State.STALE));
+    }
+
+    @Test
+    void neverBothSystemsWithoutPermission() {
+        Random random = new Random(41);
+        for (int i = 0; i < 200; i++) {
+            Method method = Method.values()[random.nextInt(Method.values().length)];
+            FittingBuilder fitting = FittingBuilder.ready(method).answer(Question.SYSTEMS, "ANCHORS_AND_BELT");
+            int said = random.nextInt(4);
+            if (said == 0) {
+                fitting.seat.says(PermissionKey.BOTH_SYSTEMS, Said.ALLOWED);
+            } else if (said == 1) {
+                fitting.seat.says(PermissionKey.BOTH_SYSTEMS, Said.NOT_ALLOWED);
+            } else if (said == 2) {
+                fitting.seat.permissions.put(PermissionKey.BOTH_SYSTEMS, SeatSheetBuilder.silent());
+            }
+            if (Required.by(method).contains(Conclusion.ONE_SYSTEM)) {
+                assertThat(fitting.plan().mayHandOver()).isEqualTo(said == 0);
+            }
+        }
     }
 
     @Test

@@ -1,19 +1,31 @@
 package app.layette.core.ride;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.params.provider.Arguments.arguments;
 
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.Question;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Said;
 import app.layette.core.finding.Finding;
+import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.fixture.SeatSheetBuilder;
+import app.layette.core.gate.ConclusionState;
 import app.layette.core.measure.Mass;
+import app.layette.core.rule.Conclusion;
+import java.time.LocalDate;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 class RideCardTest {
     private static final Mass NEWBORN = Mass.ofKilograms(2.95);
@@ -62,6 +74,51 @@ class RideCardTest {
         RideCard card = RideCard.plan(seat.build(), NEWBORN, shown("BOTH"), FittingBuilder.TODAY);
         assertThat(card.routing()).isEmpty();
         assertThat(card.findings()).extracting(Finding::reason).contains("withoutBaseNotAllowed");
+    }
+
+    /** What changed since the fitting in order, and what of the clearing no longer holds. */
+    static Stream<Arguments> since() {
+        return Stream.of(
+                arguments("nothing", (Consumer<FittingBuilder>) f -> {}, List.of(), true),
+                arguments(
+                        "a weight past the limit",
+                        (Consumer<FittingBuilder>) f -> f.add(new Fact.Weighed("r1", Mass.ofKilograms(14))),
+                        List.of(Conclusion.WEIGHT, Conclusion.SLOT),
+                        false),
+                arguments(
+                        "a new weight inside the limits asks for the slot again",
+                        (Consumer<FittingBuilder>) f -> f.add(new Fact.Weighed("r1", Mass.ofKilograms(3.1))),
+                        List.of(Conclusion.SLOT_IN_REACH, Conclusion.SLOT),
+                        true),
+                arguments(
+                        "a recall that is open by now",
+                        (Consumer<FittingBuilder>) f -> f.answer(Question.RECALL, "OPEN"),
+                        List.of(Conclusion.RECALL),
+                        false),
+                arguments(
+                        "an old recall look-up",
+                        (Consumer<FittingBuilder>) f -> f.today = FittingBuilder.TODAY.plusDays(31),
+                        List.of(Conclusion.RECALL),
+                        true),
+                arguments(
+                        "a seat that expired",
+                        (Consumer<FittingBuilder>) f -> f.today = LocalDate.of(2040, 1, 1),
+                        List.of(Conclusion.EXPIRY),
+                        false));
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @MethodSource("since")
+    void anEarlierClearingHoldsAsLongAsNothingSpoiledIt(
+            String what, Consumer<FittingBuilder> change, List<Conclusion> open, boolean rides) {
+        FittingPlan earlier = FittingBuilder.ready().with(change).plan();
+        EarlierClearing clearing = EarlierClearing.in(earlier).orElseThrow();
+        assertThat(clearing.holds()).isEqualTo(open.isEmpty());
+        assertThat(clearing.open()).extracting(ConclusionState::conclusion).containsAll(open);
+        assertThat(clearing.on()).isEqualTo(FittingBuilder.TODAY);
+        RideCard card = RideCard.plan(new SeatSheetBuilder().build(), NEWBORN, shown("BOTH"), FittingBuilder.TODAY)
+                .heeding(clearing);
+        assertThat(card.routing().isPresent()).as("may ride").isEqualTo(rides);
     }
 
     @Test

@@ -471,6 +471,7 @@ class CarRulesTest {
                             byBelt(f);
                             f.seat.lockOffs = stated(List.of());
                             f.car.retractor = stated(Belt.Retractor.EMERGENCY_ONLY);
+                            f.seat.says(PermissionKey.LOCKING_CLIP, NOT_ALLOWED);
                         },
                         STOP,
                         "nothingLocks"),

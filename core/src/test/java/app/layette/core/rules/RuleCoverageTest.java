@@ -17,10 +17,12 @@ class RuleCoverageTest {
                         ConditionRulesTest.cases(),
                         SuitRulesTest.cases(),
                         CarRulesTest.cases(),
+                        ReclineRulesTest.cases(),
                         HarnessRulesTest.cases())
                 .flatMap(each -> each)
                 .map(RuleCase::code)
                 .collect(Collectors.toSet());
+        DecisionTest.decisions().map(DecisionTest.Decision::rule).forEach(tested::add);
         Set<RuleCode> required =
                 Arrays.stream(Conclusion.values()).map(Conclusion::code).collect(Collectors.toSet());
         assertThat(tested).containsAll(required);

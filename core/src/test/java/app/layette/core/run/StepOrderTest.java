@@ -3,13 +3,16 @@ package app.layette.core.run;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.core.entry.Act;
+import app.layette.core.entry.Change;
 import app.layette.core.entry.Method;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.gate.Required;
+import app.layette.core.gate.Spoils;
 import app.layette.core.practice.PracticeProfile.ChildOrder;
 import app.layette.core.rule.Conclusion;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -34,6 +37,54 @@ class StepOrderTest {
                 assertThat(steps).as("serves %s", conclusion).contains(StepKey.serving(conclusion));
             }
         }
+    }
+
+    /** What a step does to the set-up. */
+    private static final Map<StepKey, Change> CHANGES = Map.of(
+            StepKey.INSERT_STEP, Change.INSERT,
+            StepKey.THREAD, Change.SLOT,
+            StepKey.PLACE, Change.PLACE_OR_METHOD,
+            StepKey.DEVICE, Change.TIGHTENED,
+            StepKey.TIGHTEN, Change.TIGHTENED,
+            StepKey.CARRIER_ON, Change.CARRIER_ON_OFF,
+            StepKey.HANDLE_AND_GAP, Change.HANDLE_MOVED);
+
+    @ParameterizedTest
+    @EnumSource(Method.class)
+    void everyCheckComesAfterTheLastThingThatCanSpoilIt(Method method) {
+        for (ChildOrder childOrder : ChildOrder.values()) {
+            List<StepKey> steps = StepOrder.of(method, childOrder).inOrder();
+            for (StepKey step : steps) {
+                if (CHANGES.containsKey(step)) {
+                    for (Conclusion spoiled : Spoils.by(CHANGES.get(step))) {
+                        boolean checked = Required.by(method).contains(spoiled);
+                        if (checked) {
+                            assertThat(steps.indexOf(StepKey.serving(spoiled)))
+                                    .as("%s: %s is checked after %s", method, spoiled, step)
+                                    .isGreaterThanOrEqualTo(steps.indexOf(step));
+                        }
+                    }
+                }
+            }
+        }
+    }
+
+    @Test
+    void theChildIsAlwaysHarnessedBeforeABaselessBeltAndComesLastInAConvertible() {
+        for (Method method : Method.values()) {
+            List<StepKey> steps =
+                    StepOrder.of(method, ChildOrder.CARRIER_ON_BASE_FIRST).inOrder();
+            int child = steps.indexOf(StepKey.HARNESS);
+            int tight = steps.indexOf(StepKey.TIGHTEN);
+            if (method.isBaseless() || method == Method.LAY_FLAT) {
+                assertThat(child).as("%s", method).isLessThan(steps.indexOf(StepKey.ROUTE_BELT));
+            } else {
+                assertThat(child).as("%s", method).isGreaterThan(tight);
+            }
+        }
+        List<StepKey> bed = StepOrder.of(Method.CAR_BED, ChildOrder.CHILD_ON_TABLE_FIRST, true)
+                .inOrder();
+        assertThat(bed.indexOf(StepKey.HARNESS)).isLessThan(bed.indexOf(StepKey.ROUTE_BELT));
     }
 
     @Test

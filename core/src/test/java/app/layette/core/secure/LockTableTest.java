@@ -13,21 +13,23 @@ import org.junit.jupiter.params.provider.CsvSource;
 class LockTableTest {
     @ParameterizedTest
     @CsvSource({
-        "SWITCHABLE, SLIDING, SWITCHED_RETRACTOR",
-        "SWITCHABLE, CRASH_LOCKING, SWITCHED_RETRACTOR",
-        "AUTOMATIC, SLIDING, AUTOMATIC_RETRACTOR",
-        "EMERGENCY_ONLY, LOCKING, LATCH_PLATE",
-        "EMERGENCY_ONLY, SWITCHABLE, LATCH_PLATE",
-        "EMERGENCY_ONLY, SLIDING, NOTHING",
-        "EMERGENCY_ONLY, CRASH_LOCKING, NOTHING",
-        "EMERGENCY_ONLY, SEWN_ON, NOTHING",
-        "NONE, LOCKING, LATCH_PLATE"
+        "SWITCHABLE, SLIDING, SWITCHED_RETRACTOR, LOCK_OFF",
+        "SWITCHABLE, CRASH_LOCKING, SWITCHED_RETRACTOR, LOCK_OFF",
+        "AUTOMATIC, SLIDING, AUTOMATIC_RETRACTOR, LOCK_OFF",
+        "EMERGENCY_ONLY, LOCKING, LATCH_PLATE, LOCK_OFF",
+        "EMERGENCY_ONLY, SWITCHABLE, LATCH_PLATE, LOCK_OFF",
+        "EMERGENCY_ONLY, SLIDING, NOTHING, LOCK_OFF",
+        "EMERGENCY_ONLY, CRASH_LOCKING, NOTHING, LOCK_OFF",
+        "EMERGENCY_ONLY, SEWN_ON, NOTHING, LOCK_OFF",
+        "NONE, LOCKING, LATCH_PLATE, LATCH_PLATE",
+        "SWITCHABLE, SEWN_ON, SWITCHED_RETRACTOR, LOCK_OFF",
+        "AUTOMATIC, SEWN_ON, AUTOMATIC_RETRACTOR, LOCK_OFF"
     })
-    void eachCell(Retractor retractor, LatchPlate plate, Lock lock) {
+    void eachCell(Retractor retractor, LatchPlate plate, Lock without, Lock with) {
         assertThat(LockTable.lock(Optional.of(retractor), Optional.of(plate), false))
-                .contains(lock);
+                .contains(without);
         assertThat(LockTable.lock(Optional.of(retractor), Optional.of(plate), true))
-                .contains(Lock.LOCK_OFF);
+                .contains(with);
     }
 
     @Test

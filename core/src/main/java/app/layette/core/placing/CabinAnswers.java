@@ -1,0 +1,243 @@
+package app.layette.core.placing;
+
+import static app.layette.core.rule.Conclusion.AIRBAG;
+import static app.layette.core.rule.Conclusion.ANCHOR_LIMIT;
+import static app.layette.core.rule.Conclusion.BED_PLACE;
+import static app.layette.core.rule.Conclusion.BELT_LOCKS;
+import static app.layette.core.rule.Conclusion.INFLATABLE_BELT;
+import static app.layette.core.rule.Conclusion.LAY_FLAT_PLACES;
+import static app.layette.core.rule.Conclusion.OWN_ANCHORS;
+import static app.layette.core.rule.Conclusion.ROUTING_ALLOWED;
+import static app.layette.core.rule.Conclusion.VEHICLE_SEAT;
+
+import app.layette.core.belt.Reach;
+import app.layette.core.cabin.FloorAndLeg;
+import app.layette.core.cabin.GapToFrontSeat;
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.Permission;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.finding.Weight;
+import app.layette.core.gate.Gate;
+import app.layette.core.gate.Required;
+import app.layette.core.gate.RuleBook;
+import app.layette.core.measure.Length;
+import app.layette.core.recline.GapAhead;
+import app.layette.core.recline.ReclineAdvice;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.seat.Connectors;
+import app.layette.core.seat.SeatKind;
+import app.layette.core.seat.SeatSheet;
+import app.layette.core.vehicle.PositionId;
+import app.layette.core.vehicle.SeatingPosition;
+import app.layette.core.vehicle.Side;
+import app.layette.core.vehicle.VehicleSheet;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Asks the rules of the gate about every place and method, as if it had been chosen, and ranks what they answer (CAB-13).
+ *
+ * @param answers the best first
+ */
+public record CabinAnswers(List<PlaceAnswer> answers) {
+    /** What can be said of a place before anything is fixed there. */
+    private static final Set<Conclusion> BEFOREHAND = EnumSet.of(
+            AIRBAG,
+            VEHICLE_SEAT,
+            OWN_ANCHORS,
+            ANCHOR_LIMIT,
+            ROUTING_ALLOWED,
+            BELT_LOCKS,
+            INFLATABLE_BELT,
+            BED_PLACE,
+            LAY_FLAT_PLACES);
+
+    public CabinAnswers {
+        answers = List.copyOf(answers);
+    }
+
+    /** The answers for a fitting; none while neither seat nor car is known. */
+    public static CabinAnswers of(Situation situation) {
+        return of(situation, RuleBook.shipped());
+    }
+
+    static CabinAnswers of(Situation situation, RuleBook rules) {
+        if (situation.seat().isEmpty() || situation.car().isEmpty()) {
+            return new CabinAnswers(List.of());
+        }
+        List<PlaceAnswer> answers = new ArrayList<>();
+        for (SeatingPosition position : situation.car().get().positions()) {
+            for (Method method : methods(situation.seat().get())) {
+                answers.add(answer(situation.asIfPlaced(position.id(), method), position, rules));
+            }
+        }
+        answers.sort(RANK);
+        return new CabinAnswers(answers);
+    }
+
+    /** (a) what is allowed and installs best, (b) the middle of the back, (c) the kerb side; with its base before without. */
+    private static final Comparator<PlaceAnswer> RANK = Comparator.<PlaceAnswer>comparingInt(
+                    each -> rank(each.answer()))
+            .thenComparingInt(PlaceAnswer::doubts)
+            .thenComparing(each -> each.method().isBaseless())
+            .thenComparing(each -> each.place().isFrontRow())
+            .thenComparing(each -> !each.isMiddle())
+            .thenComparing(each -> !each.isKerbSide())
+            .thenComparing(PlaceAnswer::method)
+            .thenComparing(each -> each.place().row())
+            .thenComparing(each -> each.place().side());
+
+    private static int rank(Permission answer) {
+        return switch (answer) {
+            case ALLOWED -> 0;
+            case NOT_KNOWN -> 1;
+            case NOT_ALLOWED -> 2;
+        };
+    }
+
+    /** The methods that this restraint is made for. */
+    public static List<Method> methods(SeatSheet seat) {
+        boolean rigid = seat.connectors()
+                .value()
+                .map(Connectors::kind)
+                .filter(kind -> kind == Connectors.Kind.RIGID_ARMS)
+                .isPresent();
+        Method other = rigid ? Method.BASE_FLEXIBLE_ANCHORS : Method.BASE_RIGID_LEG;
+        return Arrays.stream(Method.values())
+                .filter(method -> method.kind() == seat.kind())
+                .filter(method -> method != other || seat.kind() != SeatKind.REAR_FACING_ONLY)
+                .toList();
+    }
+
+    /** The answer about one place and method. */
+    public Optional<PlaceAnswer> about(PositionId place, Method method) {
+        return answers.stream()
+                .filter(each -> each.place().equals(place) && each.method() == method)
+                .findFirst();
+    }
+
+    /** Everything about one place, the best method first. */
+    public List<PlaceAnswer> at(PositionId place) {
+        return answers.stream().filter(each -> each.place().equals(place)).toList();
+    }
+
+    /** The place and method to offer first; empty when nothing is allowed. */
+    public Optional<PlaceAnswer> first() {
+        return answers.stream()
+                .filter(each -> each.answer() == Permission.ALLOWED)
+                .findFirst();
+    }
+
+    private static PlaceAnswer answer(Situation there, SeatingPosition position, RuleBook rules) {
+        Method method = there.usualMethod();
+        List<Finding> findings = new ArrayList<>();
+        for (Conclusion conclusion : Required.by(method)) {
+            if (BEFOREHAND.contains(conclusion)) {
+                findings.addAll(found(there, conclusion, rules));
+            }
+        }
+        if (Required.by(method).contains(Conclusion.FLOOR_AND_LEG)) {
+            findings.add(FloorAndLeg.beforehand(there));
+        }
+        armrest(position).ifPresent(findings::add);
+        reach(there, position).ifPresent(findings::add);
+        findings.sort(Comparator.comparing(Finding::weight));
+        Optional<ReclineAdvice> advice = ReclineAdvice.of(there);
+        Optional<Length> gap = advice.flatMap(ReclineAdvice::toTry).flatMap(setting -> GapAhead.of(there, setting));
+        boolean enough = gap.flatMap(each -> GapToFrontSeat.asked(there).map(asked -> !each.isLessThan(asked)))
+                .orElse(true);
+        return new PlaceAnswer(
+                position.id(),
+                method,
+                together(findings),
+                findings,
+                advice.filter(each -> each.band().isPresent()).map(CabinAnswers::best),
+                gap,
+                enough,
+                reach(there, method, position),
+                position.id().side() == Side.MIDDLE,
+                isKerbSide(there, position));
+    }
+
+    private static double best(ReclineAdvice advice) {
+        return advice.settings().stream()
+                .mapToDouble(ReclineAdvice.Setting::likelihood)
+                .max()
+                .orElse(0);
+    }
+
+    private static boolean isKerbSide(Situation there, SeatingPosition position) {
+        return there.car()
+                .map(VehicleSheet::kerbSide)
+                .filter(side -> side == position.id().side())
+                .isPresent();
+    }
+
+    private static Optional<Reach> reach(Situation there, Method method, SeatingPosition position) {
+        if (!method.isBaseless()) {
+            return Optional.empty();
+        }
+        Reach.Way way = method == Method.BASELESS_AMERICAN ? Reach.Way.AMERICAN : Reach.Way.EUROPEAN_BUCKLE_LAST;
+        return Reach.of(position.belt(), there.seat().orElseThrow().routing()).stream()
+                .filter(each -> each.way() == way)
+                .findFirst();
+    }
+
+    /** CAB-13 e: a place that the caregiver can hardly reach ranks lower; they have the last word. */
+    private static Optional<Finding> reach(Situation there, SeatingPosition position) {
+        Optional<String> answer = there.answer(Question.REACH).map(Stamped::value);
+        boolean middle = position.id().side() == Side.MIDDLE;
+        boolean farDoor =
+                answer.filter("KERB_DOOR_ONLY"::equals).isPresent() && !middle && !isKerbSide(there, position);
+        boolean tooFarIn = answer.filter("NO_LEANING_IN"::equals).isPresent() && middle;
+        return farDoor || tooFarIn
+                ? Optional.of(Finding.of(RuleCode.CAB_13, Weight.ADVISE, "hardToReach")
+                        .changedBy("OTHER_PLACE")
+                        .build())
+                : Optional.empty();
+    }
+
+    /** CAB-9: a fold-down armrest behind a low restraint is put to the caregiver. */
+    private static Optional<Finding> armrest(SeatingPosition position) {
+        return position.armrest()
+                .value()
+                .filter(there -> there)
+                .map(there -> Finding.of(RuleCode.CAB_9, Weight.ADVISE, "armrestBehind")
+                        .from(position.armrest())
+                        .changedBy("OTHER_PLACE")
+                        .build());
+    }
+
+    /** A rule that has nothing to judge yet makes a place not known, never allowed. */
+    private static List<Finding> found(Situation there, Conclusion conclusion, RuleBook rules) {
+        List<Finding> findings = Gate.judge(conclusion, rules, there).findings();
+        if (!findings.isEmpty()) {
+            return findings;
+        }
+        return List.of(Finding.of(RuleCode.CAB_13, Weight.NOT_KNOWN, "notLookedYet")
+                .changedBy(conclusion == BELT_LOCKS ? "RETRACTOR" : "CAR_MANUAL")
+                .build());
+    }
+
+    private static Permission together(List<Finding> findings) {
+        Permission answer = Permission.ALLOWED;
+        for (Finding finding : findings) {
+            answer = answer.and(
+                    switch (finding.weight()) {
+                        case STOP, FIX -> Permission.NOT_ALLOWED;
+                        case NOT_KNOWN -> Permission.NOT_KNOWN;
+                        case ADVISE, HOLDS -> Permission.ALLOWED;
+                    });
+        }
+        return answer;
+    }
+}

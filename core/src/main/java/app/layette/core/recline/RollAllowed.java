@@ -1,0 +1,86 @@
+package app.layette.core.recline;
+
+import static app.layette.core.finding.RuleCode.REC_6;
+
+import app.layette.core.entry.Fact.RollKind;
+import app.layette.core.entry.Fact.RollPlaced;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.Permission;
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.finding.Argument;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.measure.Length;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import app.layette.core.seat.Recline;
+import app.layette.core.seat.SeatSheet;
+import java.util.Optional;
+
+/**
+ * REC-6: a rolled towel or a foam noodle lies under the foot end only as the seat manual allows: this kind, together with
+ * a raised foot or not, and never with rigid arms. Nothing rolled is in order.
+ */
+public final class RollAllowed implements Rule {
+    @Override
+    public Conclusion conclusion() {
+        return Conclusion.ROLL;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        Optional<Stamped<RollPlaced>> roll = situation.newest(RollPlaced.class);
+        if (roll.isEmpty() || roll.get().value().roll() == RollKind.NONE) {
+            return Verdict.judged(Finding.of(REC_6, Weight.HOLDS, "noRoll"));
+        }
+        RollKind kind = roll.get().value().roll();
+        boolean rigid = situation
+                .seat()
+                .map(SeatSheet::recline)
+                .map(Recline::arms)
+                .flatMap(Evidence::value)
+                .isPresent();
+        if (rigid) {
+            return judged(roll.get(), Finding.of(REC_6, Weight.STOP, "notWithRigidArms"));
+        }
+        Permission permission = permission(situation, kind);
+        if (isWithFoot(situation)) {
+            permission = permission.and(situation.permission(PermissionKey.ROLL_WITH_FOOT));
+        }
+        return judged(
+                roll.get(),
+                switch (permission) {
+                    case ALLOWED -> Finding.of(REC_6, Weight.HOLDS, "rollAllowed");
+                    case NOT_ALLOWED ->
+                        Finding.of(REC_6, Weight.STOP, "rollNotAllowed").changedBy("ROLL");
+                    case NOT_KNOWN ->
+                        Finding.of(REC_6, Weight.NOT_KNOWN, "rollNotKnown").changedBy("SEAT_MANUAL");
+                });
+    }
+
+    private static Verdict judged(Stamped<RollPlaced> roll, Finding.Builder finding) {
+        return Verdict.judged(
+                        finding.with("roll", Argument.key("roll", roll.value().roll())))
+                .restingOn(roll);
+    }
+
+    /** Whether a kind of roll may be used at all. */
+    public static Permission permission(Situation situation, RollKind kind) {
+        return switch (kind) {
+            case NONE -> Permission.ALLOWED;
+            case TOWEL -> situation.permission(PermissionKey.TOWEL);
+            case NOODLE -> situation.permission(PermissionKey.NOODLE);
+            case NOODLE_TRIANGLE -> situation.permission(PermissionKey.NOODLE_TRIANGLE);
+        };
+    }
+
+    /** Whether the recline device is raised as well. */
+    public static boolean isWithFoot(Situation situation) {
+        return ReclineSetUp.stepNow(situation)
+                .filter(step -> step.lift().isMoreThan(Length.ZERO))
+                .isPresent();
+    }
+}

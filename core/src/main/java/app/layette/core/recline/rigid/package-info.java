@@ -1,0 +1,2 @@
+/** A base on rigid lower anchors with a load leg: no cushion decides its angle, the leg's length does. */
+package app.layette.core.recline.rigid;

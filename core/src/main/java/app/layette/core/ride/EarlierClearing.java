@@ -1,0 +1,60 @@
+package app.layette.core.ride;
+
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.fitting.FittingPlan;
+import app.layette.core.gate.ConclusionState;
+import app.layette.core.rule.Conclusion;
+import java.time.LocalDate;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Whether an earlier fitting cleared this child and this seat (CND and SUIT, slot and insert), judged again as of today.
+ * It never covers securing or harnessing: those belong to each ride.
+ *
+ * @param on the day of the last entry it rests on
+ * @param open what does not hold or no longer holds; empty when the clearing stands
+ */
+public record EarlierClearing(LocalDate on, List<ConclusionState> open) {
+    private static final Set<Conclusion> ASKED = EnumSet.range(Conclusion.SHEETS_CURRENT, Conclusion.SNUG_AT_SHORTEST);
+
+    static {
+        // A ride without the base does not ask which base belongs to the carrier.
+        ASKED.remove(Conclusion.BASE_FITS_CARRIER);
+    }
+
+    public EarlierClearing {
+        open = List.copyOf(open);
+    }
+
+    /** Reads an earlier fitting, planned as of today; empty when it has no entries. */
+    public static Optional<EarlierClearing> in(FittingPlan earlier) {
+        List<ConclusionState> open = ASKED.stream()
+                .map(asked -> earlier.gate().state(asked))
+                .flatMap(Optional::stream)
+                .filter(state -> !state.passed())
+                .toList();
+        return earlier.situation().everything().stream()
+                .map(entry -> entry.at()
+                        .atZoneSameInstant(earlier.situation().practice().zone())
+                        .toLocalDate())
+                .max(LocalDate::compareTo)
+                .map(day -> new EarlierClearing(day, open));
+    }
+
+    /** Whether everything that was cleared still holds today. */
+    public boolean holds() {
+        return open.isEmpty();
+    }
+
+    /** What the earlier fitting found that forbids this child or this seat outright. */
+    public List<Finding> stops() {
+        return open.stream()
+                .flatMap(state -> state.findings().stream())
+                .filter(finding -> finding.weight() == Weight.STOP)
+                .toList();
+    }
+}

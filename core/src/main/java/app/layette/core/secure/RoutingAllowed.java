@@ -1,0 +1,72 @@
+package app.layette.core.secure;
+
+import static app.layette.core.finding.RuleCode.CND_8;
+import static app.layette.core.finding.RuleCode.SEC_8;
+
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Situation;
+import app.layette.core.evidence.Permission;
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import app.layette.core.vehicle.Belt;
+
+/** CND-8 and the baseless rides: the carrier may ride without its base, by this very routing; each on its own word. */
+public final class RoutingAllowed implements Rule {
+    @Override
+    public Conclusion conclusion() {
+        return Conclusion.ROUTING_ALLOWED;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        if (situation.seat().isEmpty()) {
+            return Verdict.open("SHEET");
+        }
+        Permission withoutBase = situation.permission(PermissionKey.CARRIER_WITHOUT_BASE);
+        if (withoutBase != Permission.ALLOWED) {
+            boolean known = withoutBase == Permission.NOT_ALLOWED;
+            return Verdict.judged(Finding.of(
+                            CND_8,
+                            known ? Weight.STOP : Weight.NOT_KNOWN,
+                            known ? "withoutBaseNotAllowed" : "withoutBaseNotKnown")
+                    .changedBy(known ? "BASE" : "SEAT_MANUAL"));
+        }
+        boolean european = situation
+                .method()
+                .filter(method -> method == Method.BASELESS_EUROPEAN)
+                .isPresent();
+        return Verdict.judged(european ? european(situation) : american(situation));
+    }
+
+    private static Finding.Builder european(Situation situation) {
+        boolean lapOnly = situation
+                .position()
+                .flatMap(position -> position.belt().kind().value())
+                .filter(kind -> kind == Belt.Kind.LAP_ONLY)
+                .isPresent();
+        if (lapOnly) {
+            return Finding.of(SEC_8, Weight.STOP, "europeanNeedsShoulder").changedBy("OTHER_PLACE");
+        }
+        return switch (situation.permission(PermissionKey.EUROPEAN_ROUTING)) {
+            case ALLOWED -> Finding.of(SEC_8, Weight.HOLDS, "europeanAllowed");
+            case NOT_ALLOWED ->
+                Finding.of(SEC_8, Weight.STOP, "europeanNotAllowed").changedBy("BASE");
+            case NOT_KNOWN ->
+                Finding.of(SEC_8, Weight.NOT_KNOWN, "europeanNotKnown").changedBy("SEAT_MANUAL");
+        };
+    }
+
+    private static Finding.Builder american(Situation situation) {
+        return switch (situation.permission(PermissionKey.AMERICAN_ROUTING)) {
+            case ALLOWED -> Finding.of(SEC_8, Weight.HOLDS, "americanAllowed");
+            case NOT_ALLOWED ->
+                Finding.of(SEC_8, Weight.STOP, "americanNotAllowed").changedBy("BASE");
+            case NOT_KNOWN ->
+                Finding.of(SEC_8, Weight.NOT_KNOWN, "americanNotKnown").changedBy("SEAT_MANUAL");
+        };
+    }
+}

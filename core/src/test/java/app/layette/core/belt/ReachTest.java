@@ -1,0 +1,125 @@
+package app.layette.core.belt;
+
+import static app.layette.core.fixture.SeatSheetBuilder.mm;
+import static app.layette.core.fixture.SeatSheetBuilder.stated;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.layette.core.belt.Reach.Answer;
+import app.layette.core.belt.Reach.Way;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.seat.BaselessRoute;
+import app.layette.core.vehicle.Belt;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class ReachTest {
+    private static final BaselessRoute ROUTE = route(194.0);
+
+    private static BaselessRoute route(Double over) {
+        return new BaselessRoute(null, stated(mm(390)), stated(mm(1771)), over == null ? null : stated(mm(over)));
+    }
+
+    private static Belt belt(double available, Belt.Kind kind, Belt.LatchPlate plate) {
+        return new Belt(
+                stated(kind),
+                null,
+                stated(plate),
+                null,
+                stated(mm(available)),
+                stated(mm(405)),
+                stated(mm(256)),
+                stated(mm(729)),
+                null,
+                null);
+    }
+
+    private static Reach way(List<Reach> reaches, Way way) {
+        return reaches.stream().filter(each -> each.way() == way).findFirst().orElseThrow();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"AMERICAN, 1800", "EUROPEAN_BUCKLE_LAST, 2872", "EUROPEAN_BUCKLE_FIRST, 3036"})
+    void workedExampleOfTheBeltLengths(Way way, double need) {
+        List<Reach> reaches = Reach.of(belt(2900, Belt.Kind.LAP_SHOULDER, Belt.LatchPlate.SLIDING), ROUTE);
+        assertThat(way(reaches, way).need().millimetres()).isCloseTo(need, within(0.01));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "2931.9, EUROPEAN_BUCKLE_LAST, JUST",
+        "2932, EUROPEAN_BUCKLE_LAST, REACHES",
+        "2872, EUROPEAN_BUCKLE_LAST, JUST",
+        "2871.9, EUROPEAN_BUCKLE_LAST, TOO_SHORT",
+        "2932, EUROPEAN_BUCKLE_FIRST, TOO_SHORT",
+        "1860, AMERICAN, REACHES",
+        "1799, AMERICAN, TOO_SHORT"
+    })
+    void theMarginDecides(double available, Way way, Answer answer) {
+        List<Reach> reaches = Reach.of(belt(available, Belt.Kind.LAP_SHOULDER, Belt.LatchPlate.SLIDING), ROUTE);
+        assertThat(way(reaches, way).answer()).isEqualTo(answer);
+    }
+
+    @Test
+    void anUnknownLiftOverTheShellCountsAsAThirdOfAMetreAndMore() {
+        List<Reach> reaches = Reach.of(belt(3000, Belt.Kind.LAP_SHOULDER, Belt.LatchPlate.SLIDING), route(null));
+        assertThat(way(reaches, Way.EUROPEAN_BUCKLE_FIRST).need().millimetres()).isCloseTo(3192, within(0.01));
+    }
+
+    @Test
+    void aLapOnlyBeltHasTheAmericanWayAlone() {
+        assertThat(Reach.of(belt(1400, Belt.Kind.LAP_ONLY, Belt.LatchPlate.LOCKING), ROUTE))
+                .extracting(Reach::way)
+                .containsExactly(Way.AMERICAN);
+    }
+
+    @Test
+    void aSewnOnPlateOfUnknownPartsAndAnUnknownLengthSayNothing() {
+        assertThat(Reach.of(belt(3000, Belt.Kind.LAP_SHOULDER, Belt.LatchPlate.SEWN_ON), ROUTE))
+                .isEmpty();
+        Belt unknown = Belt.seen(null, null, null, Evidence.notLooked());
+        assertThat(Reach.of(unknown, ROUTE)).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "1200, 1900, EUROPEAN_BUCKLE_LAST, REACHES",
+        "1200, 1830, EUROPEAN_BUCKLE_LAST, JUST",
+        "1200, 1820, EUROPEAN_BUCKLE_LAST, TOO_SHORT",
+        "1060, 1900, EUROPEAN_BUCKLE_LAST, TOO_SHORT",
+        "1200, 1900, EUROPEAN_BUCKLE_FIRST, TOO_SHORT",
+        "1200, 810, AMERICAN, REACHES"
+    })
+    void theTwoPartsOfASewnOnPlateEachHaveToReach(double lap, double shoulder, Way way, Answer answer) {
+        Belt belt = new Belt(
+                stated(Belt.Kind.LAP_SHOULDER),
+                null,
+                stated(Belt.LatchPlate.SEWN_ON),
+                null,
+                null,
+                stated(mm(405)),
+                stated(mm(256)),
+                stated(mm(729)),
+                stated(mm(lap)),
+                stated(mm(shoulder)));
+        assertThat(way(Reach.of(belt, ROUTE), way).answer()).isEqualTo(answer);
+    }
+
+    @Test
+    void moreBeltNeverReachesLess() {
+        Random random = new Random(3);
+        for (int i = 0; i < 300; i++) {
+            double available = 1500 + random.nextDouble() * 2000;
+            double more = available + random.nextDouble() * 300;
+            List<Reach> shorter = Reach.of(belt(available, Belt.Kind.LAP_SHOULDER, Belt.LatchPlate.SLIDING), ROUTE);
+            List<Reach> longer = Reach.of(belt(more, Belt.Kind.LAP_SHOULDER, Belt.LatchPlate.SLIDING), ROUTE);
+            for (Way way : Way.values()) {
+                assertThat(way(longer, way).answer())
+                        .isLessThanOrEqualTo(way(shorter, way).answer());
+            }
+        }
+    }
+}

@@ -1,0 +1,165 @@
+package app.layette.core.entry;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.layette.core.entry.Fact.BeltSort;
+import app.layette.core.entry.Fact.QuickCarSeen;
+import app.layette.core.entry.Fact.QuickSeatRead;
+import app.layette.core.entry.Fact.RoutingsShown;
+import app.layette.core.evidence.Permission;
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.finding.Weight;
+import app.layette.core.fixture.FittingBuilder;
+import app.layette.core.gate.ConclusionState.State;
+import app.layette.core.measure.Mass;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.seat.HandlePosition;
+import app.layette.core.seat.Indicator;
+import app.layette.core.secure.HandleForDriving;
+import app.layette.core.vehicle.Belt.LatchPlate;
+import app.layette.core.vehicle.Belt.Retractor;
+import app.layette.core.vehicle.PositionId;
+import app.layette.core.vehicle.SeatingPosition.Airbag;
+import app.layette.core.vehicle.SeatingPosition.Facing;
+import app.layette.core.vehicle.SeatingPosition.Floor;
+import app.layette.core.vehicle.SeatingPosition.OwnAnchors;
+import app.layette.core.vehicle.Side;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** A seat that is not on the shelf and a car without a sheet: what was read counts, the rest is not known. */
+class WalkInTest {
+    private static QuickSeatRead seat(Integer slots, Indicator.Pass pass, Mass from, Mass to, RoutingsShown routings) {
+        return new QuickSeatRead(
+                "u1",
+                "Found seat",
+                "M-1",
+                Mass.ofKilograms(1.8),
+                Mass.ofKilograms(13),
+                null,
+                slots,
+                Indicator.Kind.BALL,
+                pass,
+                from,
+                to,
+                routings,
+                HandlePosition.UP);
+    }
+
+    private static FittingBuilder withSeat(QuickSeatRead read) {
+        return FittingBuilder.ready()
+                .with(fitting -> fitting.unitSheet = QuickSeat.SHEET)
+                .page("8", read);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "4, 1, 1, PASSED",
+        "4, 2, 2, PASSED",
+        "4, 0, 1, FAILED",
+        "4, 1, 2, FAILED",
+        "0, 1, 1, NOT_KNOWN",
+    })
+    void countedSlotsAreComparedByEye(int counted, int shoulderAt, int threaded, State expected) {
+        FittingBuilder fitting = withSeat(seat(counted == 0 ? null : counted, null, null, null, null));
+        fitting.add(new Fact.ShoulderSeen("r1", shoulderAt));
+        fitting.add(new Fact.SlotsSet("u1", threaded, threaded, threaded, threaded, ""));
+        boolean passes = fitting.state(Conclusion.SLOT).state() == State.PASSED;
+        // The loops of this seat were not read, which alone keeps the slots from passing.
+        assertThat(passes).isFalse();
+        assertThat(fitting.state(Conclusion.SLOT).findings())
+                .anySatisfy(finding -> assertThat(finding.weight())
+                        .isEqualTo(expected == State.FAILED ? Weight.FIX : Weight.NOT_KNOWN));
+        assertThat(fitting.state(Conclusion.SLOT_IN_REACH).state())
+                .isEqualTo(counted == 0 ? State.NOT_KNOWN : shoulderAt == 0 ? State.FAILED : State.PASSED);
+    }
+
+    @Test
+    void aTapeSaysNothingAboutSlotsThatWereOnlyCounted() {
+        FittingBuilder fitting = withSeat(seat(4, null, null, null, null)).without(Fact.ShoulderSeen.class::isInstance);
+        fitting.height(Fact.Dimension.SHOULDER, 400);
+        assertThat(fitting.state(Conclusion.SLOT_IN_REACH).state()).isEqualTo(State.OPEN);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "WHOLLY_INSIDE, 2, 9, INSIDE, PASSED",
+        "WHOLLY_INSIDE, 2, 2.95, INSIDE, PASSED",
+        "WHOLLY_INSIDE, 2, 9, PART_RECLINED, FAILED",
+        "ANY_PART, 2, 9, PART_RECLINED, PASSED",
+        "ANY_PART, 3, 9, INSIDE, NOT_KNOWN",
+        ", , , INSIDE, NOT_KNOWN"
+    })
+    void theLevelPassesOnlyByACriterionThatSomebodyRead(
+            Indicator.Pass pass, Double from, Double to, Indicator.Reading reading, State expected) {
+        FittingBuilder fitting = withSeat(seat(
+                4, pass, from == null ? null : Mass.ofKilograms(from), to == null ? null : Mass.ofKilograms(to), null));
+        fitting.level(reading);
+        assertThat(fitting.state(Conclusion.LEVEL).state()).isEqualTo(expected);
+    }
+
+    @Test
+    void aHandlePositionThatNobodyReadIsNotKnown() {
+        Situation situation = withSeat(seat(4, null, null, null, null)).plan().situation();
+        assertThat(HandleForDriving.permission(situation, HandlePosition.UP)).isEqualTo(Permission.ALLOWED);
+        assertThat(HandleForDriving.permission(situation, HandlePosition.DOWN)).isEqualTo(Permission.NOT_KNOWN);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "EUROPEAN, ALLOWED, NOT_ALLOWED",
+        "AMERICAN, NOT_ALLOWED, ALLOWED",
+        "BOTH, ALLOWED, ALLOWED",
+        "NEITHER, NOT_ALLOWED, NOT_ALLOWED",
+        ", NOT_KNOWN, NOT_KNOWN"
+    })
+    void routingsAreAsTheManualShowsThem(RoutingsShown shown, Permission european, Permission american) {
+        Situation situation =
+                withSeat(seat(null, null, null, null, shown)).plan().situation();
+        assertThat(situation.permission(PermissionKey.EUROPEAN_ROUTING)).isEqualTo(european);
+        assertThat(situation.permission(PermissionKey.AMERICAN_ROUTING)).isEqualTo(american);
+    }
+
+    @Test
+    void aZoneNeedsItsCriterionAndItsWeights() {
+        FittingBuilder fitting = FittingBuilder.ready();
+        assertThat(FactCheck.problems(
+                        seat(13, Indicator.Pass.ANY_PART, Mass.ofKilograms(9), Mass.ofKilograms(4), null),
+                        fitting.plan().situation()))
+                .extracting(FieldProblem::field)
+                .containsExactlyInAnyOrder("slots", "zoneTo");
+        assertThat(FactCheck.problems(
+                        seat(4, Indicator.Pass.ANY_PART, null, null, null),
+                        fitting.plan().situation()))
+                .extracting(FieldProblem::field)
+                .containsExactly("zoneFrom", "zoneTo");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "SWITCHABLE, , PLAIN, PASSED, PASSED",
+        "EMERGENCY_ONLY, SLIDING, PLAIN, PASSED, PASSED",
+        "AUTOMATIC, , , PASSED, NOT_KNOWN",
+        "AUTOMATIC, , INFLATABLE, PASSED, NOT_KNOWN",
+    })
+    void theBeltOfAQuickCarIsAsSeen(
+            Retractor retractor, LatchPlate plate, BeltSort belt, State locks, State inflatable) {
+        FittingBuilder fitting = FittingBuilder.ready();
+        PositionId place = new PositionId(2, Side.RIGHT);
+        fitting.add(new QuickCarSeen(
+                "u1",
+                "Found car",
+                place,
+                Facing.FORWARD,
+                Airbag.NONE,
+                OwnAnchors.NONE,
+                Floor.SOLID,
+                retractor,
+                plate,
+                belt));
+        fitting.add(new Fact.Placed("u1", place, Method.BASE_BELT));
+        assertThat(fitting.state(Conclusion.BELT_LOCKS).state()).isEqualTo(locks);
+        assertThat(fitting.state(Conclusion.INFLATABLE_BELT).state()).isEqualTo(inflatable);
+    }
+}
