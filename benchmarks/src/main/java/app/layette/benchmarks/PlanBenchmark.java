@@ -1,6 +1,6 @@
 package app.layette.benchmarks;
 
-import app.layette.core.drawing.SideView;
+import app.layette.core.drawing.side.SideView;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingPlanner;
 import app.layette.core.measure.UnitSystem;
@@ -35,12 +35,13 @@ public class PlanBenchmark {
     private final FittingPlanner planner = new FittingPlanner();
     private final Wording words = new Wording(Locale.ENGLISH, UnitSystem.CUSTOMARY);
     private CaseDocument document;
+    private CaseDocument learned;
     private FittingPlan plan;
 
     @Setup
     public void readTheLongestExample() {
-        Path file = Path.of(System.getProperty("layette.examples"), "cases", "loosened-after-the-check.json");
-        document = CaseDocument.read(text(file), sibling -> text(file.resolveSibling(sibling)));
+        document = read("loosened-after-the-check.json");
+        learned = read("learned-by-looks.json");
         plan = planFromScratch();
     }
 
@@ -49,9 +50,20 @@ public class PlanBenchmark {
         return planner.plan(document.practice(), document.sheets(), document.record(), document.date());
     }
 
+    /** The same work with five looks at the recline to learn from. */
+    @Benchmark
+    public FittingPlan planWithLearning() {
+        return planner.plan(learned.practice(), learned.sheets(), learned.record(), learned.date());
+    }
+
     @Benchmark
     public String drawAndWriteTheSideView() {
         return SvgWriter.write(SideView.of(plan.situation()), words);
+    }
+
+    private static CaseDocument read(String name) {
+        Path file = Path.of(System.getProperty("layette.examples"), "cases", name);
+        return CaseDocument.read(text(file), sibling -> text(file.resolveSibling(sibling)));
     }
 
     private static String text(Path file) {

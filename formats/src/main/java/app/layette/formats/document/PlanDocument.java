@@ -2,7 +2,7 @@ package app.layette.formats.document;
 
 import app.layette.core.drawing.Drawing;
 import app.layette.core.drawing.HarnessView;
-import app.layette.core.drawing.SideView;
+import app.layette.core.drawing.side.SideView;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
 import app.layette.core.fitting.DatedEvent;
@@ -113,14 +113,27 @@ public final class PlanDocument {
     }
 
     private void write(ObjectNode node, ReclineAdvice recline) {
+        node.put("basis", camel(recline.basis()));
         recline.recommended().ifPresent(name -> node.put("recommended", name));
+        recline.settingNow().ifPresent(name -> node.put("settingNow", name));
+        recline.press().ifPresent(point -> node.put("press", camel(point)));
+        node.put("looks", recline.looks());
+        node.put("lookAgain", recline.lookAgain());
+        node.put("outOfReach", recline.outOfReach());
+        if (recline.outOfReach()) {
+            ArrayNode ways = node.putArray("waysOut");
+            recline.waysOut().forEach(way -> ways.add(camel(way.kind())));
+        }
         ArrayNode settings = node.putArray("settings");
         for (ReclineAdvice.Setting setting : recline.settings()) {
             ObjectNode each = settings.addObject();
             each.put("name", setting.name());
             each.set("lift", write(Argument.of(setting.lift())));
             each.set("recline", write(Argument.of(setting.recline())));
-            each.put("insideBand", setting.inside());
+            each.set("spread", write(Argument.of(setting.spread())));
+            each.set("tight", write(Argument.of(setting.tight())));
+            each.put("likelihood", setting.likelihood());
+            setting.shows().ifPresent(reading -> each.put("shows", camel(reading)));
         }
         recline.band().ifPresent(band -> {
             ObjectNode each = node.putObject("band");
@@ -133,6 +146,8 @@ public final class PlanDocument {
         ObjectNode node = dates.addObject();
         node.put("key", event.key());
         node.put("on", event.on().toString());
+        event.earliest().ifPresent(day -> node.put("earliest", day.toString()));
+        event.latest().ifPresent(day -> node.put("latest", day.toString()));
         wording.ifPresent(words -> node.put("text", words.say(event.key())));
     }
 

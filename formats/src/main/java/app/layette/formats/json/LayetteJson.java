@@ -12,9 +12,11 @@ import app.layette.core.measure.Mass;
 import app.layette.core.measure.MassRange;
 import app.layette.core.measure.UnitSystem;
 import app.layette.core.seat.LengthLimit;
+import app.layette.core.seat.OutlinePoint;
 import app.layette.core.seat.ServiceLife;
 import app.layette.core.vehicle.PositionId;
 import com.fasterxml.jackson.annotation.JsonAutoDetect;
+import com.fasterxml.jackson.annotation.JsonFormat;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.Arrays;
@@ -65,6 +67,7 @@ public final class LayetteJson {
         return JsonMapper.builder()
                 .addModule(values())
                 .addMixIn(Fact.class, FactKind.class)
+                .addMixIn(OutlinePoint.class, Pair.class)
                 .registerSubtypes(Arrays.stream(Fact.class.getPermittedSubclasses())
                         .map(kind -> new NamedType(kind, kindOf(kind)))
                         .toArray(NamedType[]::new))
@@ -121,12 +124,25 @@ public final class LayetteJson {
 
     private static How how(String text) {
         String[] parts = text.strip().split(" ", 2);
-        return new How(How.Kind.valueOf(parts[0].toUpperCase(Locale.ROOT)), parts.length > 1 ? parts[1] : "");
+        How.Kind kind = Arrays.stream(How.Kind.values())
+                .filter(each -> camel(each).equals(parts[0]))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(parts[0]));
+        return new How(kind, parts.length > 1 ? parts[1] : "");
     }
 
     private static String howText(How how) {
-        String kind = how.kind().name().toLowerCase(Locale.ROOT);
+        String kind = camel(how.kind());
         return how.place().isEmpty() ? kind : kind + " " + how.place();
+    }
+
+    private static String camel(Enum<?> constant) {
+        String[] words = constant.name().toLowerCase(Locale.ROOT).split("_");
+        StringBuilder camel = new StringBuilder(words[0]);
+        for (int i = 1; i < words.length; i++) {
+            camel.append(words[i].substring(0, 1).toUpperCase(Locale.ROOT)).append(words[i].substring(1));
+        }
+        return camel.toString();
     }
 
     /** Prints a mass as typed, or in this system when nobody typed it. */
@@ -136,6 +152,10 @@ public final class LayetteJson {
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
     private interface FactKind {}
+
+    /** Two numbers in a row. */
+    @JsonFormat(shape = JsonFormat.Shape.ARRAY)
+    private interface Pair {}
 
     private static final class CamelCaseEnums extends JacksonAnnotationIntrospector {
         private static final long serialVersionUID = 1L;

@@ -7,6 +7,8 @@ import app.layette.formats.wording.Wording;
 import java.io.StringWriter;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
@@ -18,18 +20,31 @@ public final class SvgWriter {
     private final Drawing drawing;
     private final Wording wording;
     private final XMLStreamWriter xml;
+    private final Function<Shape.Link, Optional<String>> links;
 
-    private SvgWriter(Drawing drawing, Wording wording, XMLStreamWriter xml) {
+    private SvgWriter(
+            Drawing drawing, Wording wording, XMLStreamWriter xml, Function<Shape.Link, Optional<String>> links) {
+        this.links = links;
         this.drawing = drawing;
         this.wording = wording;
         this.xml = xml;
     }
 
+    /** Writes a drawing in which nothing leads anywhere. */
     public static String write(Drawing drawing, Wording wording) {
+        return write(drawing, wording, link -> Optional.empty());
+    }
+
+    /**
+     * Writes a drawing.
+     *
+     * @param links the address of what can be tapped
+     */
+    public static String write(Drawing drawing, Wording wording, Function<Shape.Link, Optional<String>> links) {
         StringWriter text = new StringWriter();
         try {
             XMLStreamWriter xml = FACTORY.createXMLStreamWriter(text);
-            new SvgWriter(drawing, wording, xml).write();
+            new SvgWriter(drawing, wording, xml, links).write();
             xml.close();
         } catch (XMLStreamException e) {
             throw new IllegalStateException("The view " + drawing.name() + " cannot be written", e);
@@ -46,7 +61,11 @@ public final class SvgWriter {
                 "viewBox",
                 number(drawing.left()) + " " + number(-drawing.bottom() - drawing.height()) + " "
                         + number(drawing.width()) + " " + number(drawing.height()));
-        xml.writeAttribute("role", "img");
+        // What can be tapped must not be hidden inside an image.
+        boolean leads = drawing.shapes().stream()
+                .anyMatch(shape ->
+                        shape instanceof Shape.Link link && links.apply(link).isPresent());
+        xml.writeAttribute("role", leads ? "group" : "img");
         xml.writeAttribute("aria-labelledby", titleId);
         xml.writeStartElement("title");
         xml.writeAttribute("id", titleId);
@@ -72,7 +91,35 @@ public final class SvgWriter {
             path(arc(arc), arc.ink().name(), true);
         } else if (shape instanceof Shape.Label label) {
             label(label);
+        } else if (shape instanceof Shape.Group group) {
+            group(group);
+        } else if (shape instanceof Shape.Link link) {
+            link(link);
         }
+    }
+
+    private void link(Shape.Link link) throws XMLStreamException {
+        Optional<String> address = links.apply(link);
+        xml.writeStartElement(address.isPresent() ? "a" : "g");
+        if (address.isPresent()) {
+            xml.writeAttribute("href", address.get());
+            xml.writeAttribute("aria-label", wording.say(link.key(), link.arguments()));
+        }
+        for (Shape shape : link.shapes()) {
+            write(shape);
+        }
+        xml.writeEndElement();
+    }
+
+    /** Parts that a screen may move keep their name. */
+    private void group(Shape.Group group) throws XMLStreamException {
+        xml.writeStartElement("g");
+        xml.writeAttribute(
+                "data-part", group.part().name().toLowerCase(Locale.ROOT).replace('_', '-'));
+        for (Shape shape : group.shapes()) {
+            write(shape);
+        }
+        xml.writeEndElement();
     }
 
     private void path(String data, String ink, boolean filled) throws XMLStreamException {

@@ -4,15 +4,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.core.drawing.Drawing;
 import app.layette.core.drawing.HarnessView;
-import app.layette.core.drawing.SideView;
+import app.layette.core.drawing.side.SideView;
+import app.layette.core.entry.Answers;
+import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.measure.UnitSystem;
+import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator;
 import app.layette.formats.Examples;
 import app.layette.formats.wording.Wording;
 import java.io.StringReader;
 import java.util.HashSet;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
@@ -51,5 +55,27 @@ class SvgWriterTest {
             }
             assertThat(pictures).as("%s", kind).hasSize(5);
         }
+    }
+
+    @Test
+    void everyAnswerPictureBelongsToAnAnswerAndLooksLikeNoOther() throws Exception {
+        for (Question question : Question.values()) {
+            Set<String> pictures = new HashSet<>();
+            int drawn = 0;
+            for (String answer : Answers.to(question)) {
+                Optional<String> picture = AnswerPicture.of(question.name(), answer);
+                if (picture.isPresent()) {
+                    parse(picture.get());
+                    assertThat(picture.get()).doesNotContain("null", "part.", "style=");
+                    pictures.add(picture.get());
+                    drawn++;
+                }
+            }
+            assertThat(pictures).as("%s", question).hasSize(drawn);
+        }
+        for (HandlePosition position : HandlePosition.values()) {
+            assertThat(AnswerPicture.of("HANDLE", position.name())).isPresent();
+        }
+        parse(AnswerPicture.shoulder(4, 0));
     }
 }

@@ -2,25 +2,32 @@ package app.layette.formats.wording;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.layette.core.belt.Reach;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Answers;
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.TeachItem;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Weight;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.gate.ConclusionState;
+import app.layette.core.growth.Coming;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.measure.UnitSystem;
 import app.layette.core.practice.PracticeProfile.SnugTest;
+import app.layette.core.recline.WayOut;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.run.Phase;
 import app.layette.core.run.Step;
 import app.layette.core.run.StepKey;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator;
+import app.layette.core.seat.Recline;
+import app.layette.core.secure.LockTable;
+import app.layette.core.stance.Stance;
 import app.layette.formats.Examples;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -63,6 +70,22 @@ class WordingTest {
         for (StepKey step : StepKey.values()) {
             keys.add("step." + step + ".do");
         }
+        for (Method method : Method.values()) {
+            keys.add("method." + method);
+            keys.add("drawing.cabin.method." + method);
+            for (int step = 1; step <= 3; step++) {
+                keys.add("removal." + method + "." + step);
+            }
+        }
+        all(keys, "date", Coming.What.values());
+        all(keys, "reach", Reach.Way.values());
+        all(keys, "why.reach", Reach.Answer.values());
+        all(keys, "drawing.belt.reach", Reach.Answer.values());
+        all(keys, "drawing.cabin.reach", Reach.Answer.values());
+        all(keys, "pull", Stance.Pull.values());
+        all(keys, "lock", LockTable.Lock.values());
+        all(keys, "device.title", Recline.DeviceKind.values());
+        all(keys, "advice.way", WayOut.Kind.values());
         for (Question question : Question.values()) {
             keys.add("change." + question);
             keys.add("open." + question);
