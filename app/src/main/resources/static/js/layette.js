@@ -7,7 +7,9 @@
 
   const follow = (selector) => {
     const link = document.querySelector(selector);
-    if (link) {
+    if (link instanceof HTMLInputElement) {
+      link.focus();
+    } else if (link) {
       link.click();
     }
     return Boolean(link);

@@ -1,11 +1,16 @@
 package app.layette.web.demo;
 
 import app.layette.core.entry.Author;
+import app.layette.core.entry.Fact.Softness;
+import app.layette.core.measure.Length;
+import app.layette.core.recline.roll.Cloth;
 import app.layette.web.account.DemoPassword;
 import app.layette.web.account.Point;
 import app.layette.web.account.Points;
 import app.layette.web.account.User;
 import app.layette.web.account.Users;
+import app.layette.web.roll.RollGood;
+import app.layette.web.roll.RollGoods;
 import app.layette.web.shelf.Shelf;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -33,6 +38,7 @@ class DemoData implements ApplicationRunner {
     private final Users users;
     private final PasswordEncoder passwords;
     private final Shelf shelf;
+    private final RollGoods rolls;
     private final DemoFamilies families;
     private final TransactionTemplate transactions;
 
@@ -41,12 +47,14 @@ class DemoData implements ApplicationRunner {
             Users users,
             PasswordEncoder passwords,
             Shelf shelf,
+            RollGoods rolls,
             DemoFamilies families,
             TransactionTemplate transactions) {
         this.points = points;
         this.users = users;
         this.passwords = passwords;
         this.shelf = shelf;
+        this.rolls = rolls;
         this.families = families;
         this.transactions = transactions;
     }
@@ -71,6 +79,9 @@ class DemoData implements ApplicationRunner {
         user(point, "ansel", "Ansel", Author.Role.TECHNICIAN);
         user(point, "ilse", "Ilse", Author.Role.LEAD);
         user(point, "pim", "Pim", Author.Role.TRAINEE);
+        for (RollGood good : goods()) {
+            rolls.keep(point.id(), good);
+        }
         for (String sheet : sheets()) {
             shelf.takeIn(point.id(), sheet, new Author("ilse", Author.Role.LEAD));
         }
@@ -78,6 +89,19 @@ class DemoData implements ApplicationRunner {
 
     private void user(Point point, String name, String displayName, Author.Role role) {
         users.save(new User(point.id(), name, displayName, passwords.encode(DemoPassword.VALUE), role));
+    }
+
+    private static List<RollGood> goods() {
+        return List.of(
+                new RollGood.OfCloth(cloth("Hand towel", 900, 500, 4)),
+                new RollGood.OfCloth(cloth("Muslin square", 700, 700, 1)),
+                new RollGood.OfCloth(cloth("Receiving blanket", 1000, 750, 2)),
+                new RollGood.OfNoodle("Blue noodle", Length.ofMillimetres(65), Softness.FIRM));
+    }
+
+    private static Cloth cloth(String name, double length, double width, double thickness) {
+        return new Cloth(
+                name, Length.ofMillimetres(length), Length.ofMillimetres(width), Length.ofMillimetres(thickness));
     }
 
     private static List<String> sheets() {

@@ -1,19 +1,32 @@
 package app.layette.web.demo;
 
+import static app.layette.web.demo.FamilyScript.RIDER;
+import static app.layette.web.demo.FamilyScript.UNIT;
+import static app.layette.web.demo.FamilyScript.acted;
+import static app.layette.web.demo.FamilyScript.answer;
+import static app.layette.web.demo.FamilyScript.base;
+import static app.layette.web.demo.FamilyScript.car;
+import static app.layette.web.demo.FamilyScript.child;
+import static app.layette.web.demo.FamilyScript.childIn;
+import static app.layette.web.demo.FamilyScript.cleared;
+import static app.layette.web.demo.FamilyScript.height;
+import static app.layette.web.demo.FamilyScript.insert;
+import static app.layette.web.demo.FamilyScript.labels;
+import static app.layette.web.demo.FamilyScript.measures;
+import static app.layette.web.demo.FamilyScript.taughtAndCheckedAgain;
+import static app.layette.web.demo.FamilyScript.threaded;
+
 import app.layette.core.child.Sex;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Author;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
-import app.layette.core.entry.PartialDate;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.TeachItem;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.seat.HandlePosition;
-import app.layette.core.seat.Indicator;
 import app.layette.core.vehicle.PositionId;
 import app.layette.web.account.Point;
 import app.layette.web.account.Viewing;
@@ -28,13 +41,10 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** The families of the demo, dated from the day it is loaded so that they never go stale. */
 @Component
 class DemoFamilies {
-    private static final String RIDER = "r1";
-    private static final String UNIT = "u1";
     private static final Author MARIT = new Author("marit", Author.Role.TECHNICIAN);
     private static final Author TOVE = new Author("tove", Author.Role.TECHNICIAN);
     private static final Author ANSEL = new Author("ansel", Author.Role.TECHNICIAN);
     private static final Author PIM = new Author("pim", Author.Role.TRAINEE);
-    private static final How LABEL = new How(How.Kind.LABEL, "");
 
     private final Fittings fittings;
     private final Viewing viewing;
@@ -54,6 +64,29 @@ class DemoFamilies {
         store(legOverStorage(point), point, ANSEL);
         store(winterCoat(point), point, PIM);
         store(beltPulledAgain(point), point, MARIT);
+        ReclineFamilies recline = new ReclineFamilies(viewing.today(point));
+        store(
+                recline.slopingYard(begin(point, "W-1049", "Aldis", new SheetVersion("tansy-rook-skein", 2), 20)),
+                point,
+                TOVE);
+        store(
+                recline.rigidArms(begin(point, "W-1050", "Petra", new SheetVersion("tansy-rook-skein-swivel", 1), 16)),
+                point,
+                ANSEL);
+        store(
+                recline.rolledTowel(begin(point, "W-1051", "Halvard", new SheetVersion("ostler-heddle", 1), 12)),
+                point,
+                MARIT);
+        FlatAndBaselessFamilies others = new FlatAndBaselessFamilies(viewing.today(point));
+        store(
+                others.carBed(begin(point, "W-1052", "Isolde", new SheetVersion("wrenfold-shuttle", 1), 10)),
+                point,
+                TOVE);
+        store(others.layFlat(begin(point, "W-1053", "Rowan", new SheetVersion("ostler-selvedge", 1), 8)), point, ANSEL);
+        store(others.taxi(begin(point, "W-1054", "Bastian", new SheetVersion("tansy-rook-skein", 2), 6)), point, MARIT);
+        TwinFamilies twins = new TwinFamilies(viewing.today(point));
+        store(twins.ida(begin(point, "W-1055", "Ida", new SheetVersion("wrenfold-thimble", 3), 5)), point, MARIT);
+        store(twins.otto(begin(point, "W-1056", "Otto", new SheetVersion("wrenfold-bobbin", 1), 4)), point, MARIT);
         store(ready(point), point, MARIT);
     }
 
@@ -224,101 +257,5 @@ class DemoFamilies {
     private NewFamily begin(Point point, String reference, String child, SheetVersion seat, int minutesAgo) {
         return new NewFamily(reference, child, seat, ago(point, minutesAgo + 40))
                 .add(How.MEASURED, new Fact.SheetAdopted(seat.id(), seat.version(), Fact.Adoption.ADOPTED, null));
-    }
-
-    private static void child(NewFamily family, Fact.ChildDescribed child) {
-        family.add(How.TOLD, child);
-        family.add(How.TOLD, new Fact.Answered(UNIT, Question.CONDITION, "NONE"));
-        family.add(How.TOLD, new Fact.Ordered(RIDER, Fact.OrderKind.NONE, null, null, null));
-    }
-
-    private static void measures(NewFamily family, Mass mass, Length length) {
-        family.add(How.MEASURED, new Fact.Weighed(RIDER, mass));
-        family.add(How.MEASURED, new Fact.LengthMeasured(RIDER, Fact.Dimension.BODY, length, null));
-    }
-
-    private static void labels(NewFamily family, String carrier, String made, String base, String baseMade) {
-        family.add(LABEL, new Fact.LabelRead(UNIT, Fact.Part.CARRIER, carrier, PartialDate.parse(made), null));
-        family.add(LABEL, new Fact.LabelRead(UNIT, Fact.Part.BASE, base, PartialDate.parse(baseMade), null));
-        answer(family, Question.APPROVAL, "ON_LABEL");
-    }
-
-    private static void cleared(NewFamily family) {
-        answer(family, Question.HISTORY, "OWNED_FROM_NEW");
-        answer(family, Question.CRASH, "NONE");
-        answer(family, Question.RECALL, "NONE_OPEN");
-        answer(family, Question.PARTS, "COMPLETE");
-        answer(family, Question.MANUALS, "BOTH");
-    }
-
-    private static void insert(NewFamily family, String piece, boolean in) {
-        family.add(How.MEASURED, new Fact.InsertSet(UNIT, piece, in));
-    }
-
-    private static Fact height(Fact.Dimension what, double millimetres) {
-        return new Fact.LengthMeasured(RIDER, what, Length.ofMillimetres(millimetres), Fact.InsertState.AS_IT_WILL_BE);
-    }
-
-    private static void threaded(NewFamily family, int slot, int opening, String loop) {
-        family.add(How.MEASURED, new Fact.SlotsSet(UNIT, slot, slot, slot, slot, loop));
-        family.add(How.MEASURED, new Fact.CrotchSet(UNIT, opening));
-        answer(family, Question.WEBBING, "STRAIGHT_HOME_AND_FREE");
-        answer(family, Question.SNUG_SHORTEST, "SNUG");
-    }
-
-    private static void car(NewFamily family, String sheet, int version, String position) {
-        family.add(How.MEASURED, new Fact.SheetAdopted(sheet, version, Fact.Adoption.ADOPTED, null));
-        family.add(How.MEASURED, new Fact.Placed(UNIT, PositionId.parse(position), Method.BASE_FLEXIBLE_ANCHORS));
-        answer(family, Question.GROUND, "LEVEL");
-        acted(family, Act.PREPARED);
-    }
-
-    private static void base(NewFamily family, String step) {
-        if (!step.isEmpty()) {
-            family.add(How.MEASURED, new Fact.DeviceSet(UNIT, step));
-        }
-        answer(family, Question.ANCHORS_HOOKED, "BOTH_CLICKED");
-        acted(family, Act.TIGHTENED);
-        answer(family, Question.STRAP, "STRAIGHT_AND_STOWED");
-        answer(family, Question.SITS_WHOLE, "WHOLE");
-        answer(family, Question.SYSTEMS, "ANCHORS_ALONE");
-        answer(family, Question.MOVEMENT, "UNDER_AN_INCH");
-        answer(family, Question.WINDOWS, "ALL_LOCKED");
-    }
-
-    private static void childIn(NewFamily family) {
-        answer(family, Question.CLOTHING, "THIN");
-        answer(family, Question.SNUG, "SNUG");
-        answer(family, Question.CLIP, "ARMPIT");
-        answer(family, Question.SUPPORT, "NONE");
-        acted(family, Act.CARRIER_ON);
-        answer(family, Question.CLICK, "CLICKED_AND_LIFTED");
-        levelInside(family);
-    }
-
-    private static void levelInside(NewFamily family) {
-        family.add(How.MEASURED, new Fact.LevelRead(UNIT, Fact.Stage.CHILD, Indicator.Reading.INSIDE));
-    }
-
-    /** The caregiver does every part, and what they touched is looked at once more. */
-    private static void taughtAndCheckedAgain(NewFamily family, HandlePosition handle) {
-        for (TeachItem item : TeachItem.values()) {
-            family.add(How.MEASURED, new Fact.Taught(UNIT, item, Fact.TeachOutcome.DONE, null));
-        }
-        answer(family, Question.MOVEMENT, "UNDER_AN_INCH");
-        answer(family, Question.SNUG, "SNUG");
-        answer(family, Question.CLIP, "ARMPIT");
-        answer(family, Question.CLICK, "CLICKED_AND_LIFTED");
-        levelInside(family);
-        family.add(How.MEASURED, new Fact.HandleSet(UNIT, handle));
-        answer(family, Question.GAP, "FLAT_HAND");
-    }
-
-    private static void answer(NewFamily family, Question question, String answer) {
-        family.add(How.MEASURED, new Fact.Answered(UNIT, question, answer));
-    }
-
-    private static void acted(NewFamily family, Act act) {
-        family.add(How.MEASURED, new Fact.Acted(UNIT, act));
     }
 }

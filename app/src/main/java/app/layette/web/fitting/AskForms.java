@@ -9,6 +9,7 @@ import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.run.Ask;
+import app.layette.formats.svg.AnswerPicture;
 import app.layette.formats.wording.Wording;
 import app.layette.web.fitting.AskView.Button;
 import app.layette.web.fitting.AskView.Form;
@@ -48,24 +49,31 @@ class AskForms {
     AskView question(Ask ask, Question question, List<Form> more) {
         Optional<String> given = situation.answer(question).map(Stamped::value);
         List<Button> buttons = Answers.to(question).stream()
-                .map(answer -> button(
+                .map(answer -> new Button(
                         "answer",
                         answer,
-                        "answer." + question + "." + answer,
+                        capital(ofMethod("answer." + question + "." + answer)),
+                        AnswerPicture.of(question.name(), answer).orElse(""),
                         given.filter(answer::equals).isPresent()))
                 .toList();
         List<Form> forms = new ArrayList<>();
         forms.add(new Form(hidden("answered", Fittings.UNIT, "question", question.name()), buttons, List.of(), ""));
         forms.addAll(more);
-        String current = given.map(answer -> words.say("answer." + question + "." + answer))
+        String current = given.map(answer -> ofMethod("answer." + question + "." + answer))
                 .orElse("");
         return new AskView(
                 id(ask),
-                words.say("question." + question),
+                ofMethod("question." + question),
                 help("question." + question),
                 ask.answered(),
                 current,
                 forms);
+    }
+
+    /** The words of the chosen method where it has its own. */
+    private String ofMethod(String key) {
+        String own = key + "." + plan.method();
+        return words.say(words.knows(own) ? own : key);
     }
 
     String help(String key) {

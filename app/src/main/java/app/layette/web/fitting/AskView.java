@@ -13,8 +13,23 @@ import java.util.Optional;
  * @param answered whether it was entered and still holds
  * @param current what was entered last, in words; empty when nothing was
  * @param forms the ways to enter it: by eye first, by number after
+ * @param optional whether it holds nothing up
  */
-public record AskView(String key, String title, String help, boolean answered, String current, List<Form> forms) {
+public record AskView(
+        String key, String title, String help, boolean answered, String current, List<Form> forms, boolean optional) {
+    AskView(String key, String title, String help, boolean answered, String current, List<Form> forms) {
+        this(key, title, help, answered, current, forms, false);
+    }
+
+    /** The same, worth entering but holding nothing up. */
+    AskView offered() {
+        return new AskView(key, title, help, answered, current, forms, true);
+    }
+
+    /** The same ask with another sentence under its title. */
+    AskView withHelp(String sentence) {
+        return new AskView(key, title, sentence, answered, current, forms);
+    }
 
     /**
      * A form that posts one fact.
@@ -39,6 +54,16 @@ public record AskView(String key, String title, String help, boolean answered, S
         /** Whether one of its fields was refused: then it must stand open. */
         public boolean hasProblem() {
             return inputs.stream().anyMatch(input -> input.problem().isPresent());
+        }
+
+        /** Whether it only asks and enters nothing. */
+        public boolean asks() {
+            return ReclineAsks.HERE.equals(hidden.get("kind"));
+        }
+
+        /** Whether it takes an angle, which a sensor can fill in. */
+        public boolean takesAngle() {
+            return inputs.stream().anyMatch(input -> input.name().equals("angle"));
         }
     }
 

@@ -3,14 +3,16 @@ package app.layette.web.fitting;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Method;
-import app.layette.core.entry.Question;
 import app.layette.core.entry.Stamped;
 import app.layette.core.entry.TeachItem;
+import app.layette.core.evidence.Permission;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
+import app.layette.core.placing.CabinAnswers;
+import app.layette.core.placing.PlaceAnswer;
 import app.layette.core.run.Ask;
+import app.layette.core.vehicle.Belt;
 import app.layette.core.vehicle.PositionId;
-import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.SeatingPosition.Airbag;
 import app.layette.core.vehicle.SeatingPosition.Facing;
 import app.layette.core.vehicle.SeatingPosition.Floor;
@@ -21,6 +23,7 @@ import app.layette.formats.wording.Wording;
 import app.layette.web.fitting.AskView.Button;
 import app.layette.web.fitting.AskView.Form;
 import app.layette.web.fitting.AskView.Input;
+import app.layette.web.shelf.SheetSummary;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -29,54 +32,78 @@ import java.util.Optional;
 
 /** The asks about the car, what is done in it, and the manuals' pages. */
 final class CarAsks extends AskForms {
-    CarAsks(FittingPlan plan, Wording words, Typed typed) {
+    private final Stock stock;
+
+    CarAsks(FittingPlan plan, Wording words, Typed typed, Stock stock) {
         super(plan, words, typed);
+        this.stock = stock;
     }
 
     AskView place(Ask ask) {
         Optional<VehicleSheet> car = situation.car();
         List<Form> forms = new ArrayList<>();
-        Optional<PositionId> chosen =
-                situation.placed().map(placed -> placed.value().position());
-        for (Method method : Method.values()) {
-            car.ifPresent(sheet -> forms.add(new Form(
-                    hidden("placed", Fittings.UNIT, "method", method.name()),
-                    sheet.positions().stream()
-                            .map(position -> place(position, method))
-                            .toList(),
-                    List.of(),
-                    "")));
+        CabinAnswers answers = CabinAnswers.of(situation);
+        forms.add(places(answers, Permission.ALLOWED));
+        for (Permission other : List.of(Permission.NOT_KNOWN, Permission.NOT_ALLOWED)) {
+            Form form = places(answers, other);
+            if (!form.buttons().isEmpty()) {
+                String title = other == Permission.NOT_KNOWN ? "fold.notKnown" : "fold.notAllowed";
+                forms.add(form.foldedUnder(say(title, "count", form.buttons().size())));
+            }
         }
         boolean hasSheet =
                 car.isPresent() && situation.newest(Fact.QuickCarSeen.class).isEmpty();
+        if (car.isEmpty()) {
+            stock.cars().forEach(sheet -> forms.add(fromShelf(sheet)));
+        }
         if (!hasSheet) {
             forms.add(quickCar());
         }
-        String current = chosen.map(each -> words.say("place." + each)).orElse("");
+        String current = situation
+                .placed()
+                .map(placed -> placeBy(placed.value().position(), placed.value().method()))
+                .orElse("");
         String help = words.say(car.isPresent() ? "ask.PLACE.help" : "ask.PLACE.quickCar");
         return new AskView(id(ask), words.say("ask.PLACE"), help, ask.answered(), current, forms);
     }
 
-    private Button place(SeatingPosition position, Method method) {
-        String holds = method.isByBelt()
-                ? "retractor."
-                        + position.belt().retractor().value().map(Enum::name).orElse("NOT_KNOWN")
-                : "anchors." + position.anchors().value().map(Enum::name).orElse("NOT_KNOWN");
-        String airbag =
-                position.airbag().value().filter(each -> each == Airbag.ACTIVE).isPresent()
-                        ? ", " + words.say("airbag.ACTIVE")
-                        : "";
-        String label = words.say(
-                method.isByBelt() ? "place.withBelt" : "place.withAnchors",
-                Map.of(
-                        "place", new Argument.OfKey("place." + position.id()),
-                        "what", new Argument.OfKey(holds)));
-        boolean chosen = situation
+    /** A car that the shelf has a sheet of. */
+    private static Form fromShelf(SheetSummary sheet) {
+        return new Form(
+                hidden("sheetAdopted", sheet.id(), "version", String.valueOf(sheet.version()), "how", "measured"),
+                List.of(new Button("adoption", Fact.Adoption.ADOPTED.name(), sheet.title(), "", false)),
+                List.of(),
+                "");
+    }
+
+    /** Every place and method with this answer, the best first. */
+    private Form places(CabinAnswers answers, Permission permission) {
+        List<Button> buttons = answers.answers().stream()
+                .filter(each -> each.answer() == permission)
+                .map(each -> new Button(
+                        FactForm.CHOICE,
+                        each.place() + "/" + each.method(),
+                        placeBy(each.place(), each.method()),
+                        "",
+                        isChosen(each)))
+                .toList();
+        return new Form(hidden("placed", Fittings.UNIT), buttons, List.of(), "");
+    }
+
+    private boolean isChosen(PlaceAnswer answer) {
+        return situation
                 .placed()
-                .map(placed -> placed.value().position().equals(position.id())
-                        && placed.value().method() == method)
-                .orElse(false);
-        return new Button("position", position.id().toString(), label + airbag, "", chosen);
+                .filter(placed -> placed.value().position().equals(answer.place())
+                        && placed.value().method() == answer.method())
+                .isPresent();
+    }
+
+    private String placeBy(PositionId place, Method method) {
+        return words.say(
+                "place.by",
+                Map.of(
+                        "place", new Argument.OfKey("place." + place),
+                        "method", new Argument.OfKey("method." + method)));
     }
 
     private Form quickCar() {
@@ -112,21 +139,27 @@ final class CarAsks extends AskForms {
                         "anchors",
                         name(seen.map(Fact.QuickCarSeen::anchors)),
                         options(OwnAnchors.class, "anchors", true)),
-                select(kind, "floor", name(seen.map(Fact.QuickCarSeen::floor)), options(Floor.class, "floor", true)));
+                select(kind, "floor", name(seen.map(Fact.QuickCarSeen::floor)), options(Floor.class, "floor", true)),
+                select(
+                        kind,
+                        "retractor",
+                        name(seen.map(Fact.QuickCarSeen::retractor)),
+                        options(Belt.Retractor.class, "retractor", true)),
+                select(
+                        kind,
+                        "latchPlate",
+                        name(seen.map(Fact.QuickCarSeen::latchPlate)),
+                        options(Belt.LatchPlate.class, "answer.LATCH_PLATE", true)),
+                select(
+                        kind,
+                        "belt",
+                        name(seen.map(Fact.QuickCarSeen::belt)),
+                        options(Fact.BeltSort.class, "beltSort", true)));
         return new Form(hidden(kind, Fittings.UNIT), List.of(), inputs, words.say("submit.quickCar"));
     }
 
     private static String name(Optional<? extends Enum<?>> constant) {
         return constant.map(Enum::name).orElse("");
-    }
-
-    AskView ground(Ask ask) {
-        Form byAngle = new Form(
-                hidden("groundMeasured", Fittings.UNIT),
-                List.of(),
-                List.of(input("groundMeasured", "pitch", "text", "", "0.4")),
-                words.say("submit.measure"));
-        return question(ask, Question.GROUND, List.of(byAngle));
     }
 
     AskView act(Ask ask) {
@@ -151,7 +184,7 @@ final class CarAsks extends AskForms {
                 situation.newest(Fact.Taught.class, fact -> fact.item() == item).map(Stamped::value);
         boolean mine =
                 !typed.isFor("taught") || item.name().equals(typed.fields().get("item"));
-        CarAsks view = mine ? this : new CarAsks(plan, words, Typed.NOTHING);
+        CarAsks view = mine ? this : new CarAsks(plan, words, Typed.NOTHING, stock);
         Form done = new Form(
                 hidden("taught", Fittings.UNIT, "item", item.name()),
                 List.of(button(

@@ -4,14 +4,15 @@ import app.layette.core.child.Child;
 import app.layette.core.child.Sex;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Dimension;
+import app.layette.core.entry.How;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.harness.ShoulderAndSlots;
-import app.layette.core.measure.Length;
 import app.layette.core.run.Ask;
 import app.layette.core.seat.InsertPiece;
+import app.layette.formats.svg.AnswerPicture;
 import app.layette.formats.wording.Wording;
 import app.layette.web.fitting.AskView.Button;
 import app.layette.web.fitting.AskView.Form;
@@ -81,7 +82,7 @@ final class ChildAsks extends AskForms {
                 words.say("submit.weight"));
         String current = situation
                 .weight()
-                .map(weight -> words.both(weight.value()) + ", " + words.say(weight.on()))
+                .map(weight -> words.both(weight.value()) + ", " + day(weight))
                 .orElse("");
         return new AskView(id(ask), words.say("ask.WEIGHT"), "", ask.answered(), current, List.of(form));
     }
@@ -89,7 +90,7 @@ final class ChildAsks extends AskForms {
     AskView length(Ask ask) {
         String current = situation
                 .measured(Dimension.BODY)
-                .map(measured -> words.both(measured.value().length()))
+                .map(measured -> words.both(measured.value().length()) + ", " + day(measured))
                 .orElse("");
         return new AskView(
                 id(ask),
@@ -98,6 +99,12 @@ final class ChildAsks extends AskForms {
                 ask.answered(),
                 current,
                 List.of(tape(Dimension.BODY, Fittings.RIDER, "49.5 cm, 19 1/2 in")));
+    }
+
+    /** The day of a measure; one that an earlier fitting left says so. */
+    private String day(Stamped<?> measure) {
+        boolean carried = measure.how().kind() == How.Kind.CARRIED_FROM;
+        return carried ? say("current.carriedFrom", "day", measure.on()) : words.say(measure.on());
     }
 
     /** A form for a length by tape. */
@@ -192,12 +199,11 @@ final class ChildAsks extends AskForms {
     }
 
     AskView shoulder(Ask ask) {
-        List<Length> slots =
-                situation.seat().flatMap(seat -> seat.shell().slots().value()).orElse(List.of());
+        int slots = situation.slotCount();
         Optional<Integer> best = ShoulderAndSlots.in(situation).map(ShoulderAndSlots::best);
         List<Button> buttons = new ArrayList<>();
-        for (int slot = 0; slot <= slots.size(); slot++) {
-            String key = slot == 0 ? "shoulder.below" : slot == slots.size() ? "shoulder.above" : "shoulder.between";
+        for (int slot = 0; slots > 0 && slot <= slots; slot++) {
+            String key = slot == 0 ? "shoulder.below" : slot == slots ? "shoulder.above" : "shoulder.between";
             String label = words.say(
                     key,
                     Map.of(
@@ -208,7 +214,7 @@ final class ChildAsks extends AskForms {
                     "slotAtOrBelow",
                     String.valueOf(slot),
                     label,
-                    "",
+                    AnswerPicture.shoulder(slots, slot),
                     best.filter(each -> each == value).isPresent()));
         }
         Form byEye = new Form(hidden("shoulderSeen", Fittings.RIDER), buttons, List.of(), "");

@@ -17,6 +17,7 @@ import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -32,12 +33,26 @@ final class FactForm {
     private static final Pattern WEEKS_AND_DAYS =
             Pattern.compile("(\\d{2})\\s*(?:w|weeks?|\\+)?\\s*(?:(\\d)\\s*(?:d|days?)?)?");
     private static final int DAYS_PER_WEEK = 7;
+    /** Field that carries a place and a method together. */
+    static final String CHOICE = "choice";
 
     private final Map<String, String> fields;
     private final List<FieldProblem> problems = new ArrayList<>();
 
     private FactForm(Map<String, String> fields) {
-        this.fields = fields;
+        this.fields = split(fields);
+    }
+
+    /** A place and a method in one value, as a button posts them: {@code 2-RIGHT/BASE_BELT}. */
+    private static Map<String, String> split(Map<String, String> fields) {
+        String[] choice = fields.getOrDefault(CHOICE, "").split("/", 2);
+        if (choice.length < 2) {
+            return fields;
+        }
+        Map<String, String> all = new HashMap<>(fields);
+        all.put("position", choice[0]);
+        all.put("method", choice[1]);
+        return all;
     }
 
     /**
@@ -118,7 +133,7 @@ final class FactForm {
         if (type == int.class || type == Integer.class) {
             return Integer.valueOf(text);
         }
-        if (type == boolean.class) {
+        if (type == boolean.class || type == Boolean.class) {
             return text.equals("true") || text.equals("on");
         }
         if (type == LocalDate.class) {
@@ -152,6 +167,9 @@ final class FactForm {
     private LengthRange lengthRange(RecordComponent component) {
         if (component.getDeclaringRecord() == Fact.QuickSeatRead.class) {
             return LengthRange.BODY;
+        }
+        if (component.getDeclaringRecord() == Fact.RollPlaced.class) {
+            return FactCheck.rollRange(component.getName());
         }
         if (component.getDeclaringRecord() != Fact.LengthMeasured.class) {
             return LengthRange.GAP;
@@ -189,6 +207,14 @@ final class FactForm {
                     "airbag",
                     "anchors",
                     "floor",
+                    "retractor",
+                    "latchPlate",
+                    "belt",
+                    "slots",
+                    "pass",
+                    "zoneFrom",
+                    "zoneTo",
+                    "routings",
                     "said",
                     "offered",
                     "told",
@@ -197,7 +223,13 @@ final class FactForm {
                     "weightMax",
                     "lengthMax",
                     "indicator",
-                    "handle" -> false;
+                    "handle",
+                    "diameter",
+                    "softness",
+                    "thickness",
+                    "layers",
+                    "rolled",
+                    "underFoot" -> false;
             case "mass", "length" -> component.getDeclaringRecord() != Fact.QuantityRead.class;
             case "model" -> component.getDeclaringRecord() == Fact.QuickSeatRead.class;
             case "made" -> false;

@@ -3,6 +3,9 @@ package app.layette.web.fitting;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.How;
+import app.layette.core.entry.Situation;
+import app.layette.core.fitting.FittingPlan;
+import app.layette.core.run.Ask;
 import app.layette.core.run.Run;
 import app.layette.core.run.Step;
 import app.layette.core.run.StepKey;
@@ -11,16 +14,23 @@ import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.AskForms.Typed;
 import app.layette.web.fitting.Workbench.Focus;
+import app.layette.web.roll.RollGood;
+import app.layette.web.roll.RollGoodForm;
+import app.layette.web.roll.RollGoods;
+import app.layette.web.shelf.Shelf;
 import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.DateTimeException;
 import java.time.OffsetDateTime;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -38,6 +48,7 @@ import org.springframework.web.util.HtmlUtils;
 @RequestMapping("/fittings/{id}")
 class FittingController {
     private static final String PAGE = "fitting/workbench";
+    private static final String TRIED = "fitting/parts :: tried";
     private static final String CHANGED = "fitting/workbench :: changed";
 
     private static final int LONGEST_WAIT_DAYS = 7;
@@ -45,10 +56,16 @@ class FittingController {
 
     private final Fittings fittings;
     private final Viewing viewing;
+    private final RollGoods goods;
+    private final AngleGauge gauge;
+    private final Shelf shelf;
 
-    FittingController(Fittings fittings, Viewing viewing) {
+    FittingController(Fittings fittings, Viewing viewing, RollGoods goods, AngleGauge gauge, Shelf shelf) {
         this.fittings = fittings;
         this.viewing = viewing;
+        this.goods = goods;
+        this.gauge = gauge;
+        this.shelf = shelf;
     }
 
     @GetMapping
@@ -57,9 +74,41 @@ class FittingController {
             @PathVariable UUID id,
             @RequestParam(defaultValue = "") String step,
             @RequestParam(defaultValue = "") String ask,
-            @RequestParam(defaultValue = "side") String view) {
-        Focus focus = new Focus(stepKey(step), ask, view, Typed.NOTHING, List.of());
+            @RequestParam(defaultValue = "") String view,
+            @RequestParam(defaultValue = "") String pick,
+            @RequestParam(name = "try") Optional<String> tried,
+            @RequestParam Map<String, String> fields) {
+        RollGoodForm here = RollGoodForm.cloth(fields, viewing.wording(user).say("roll.here"));
+        Map<String, String> asked = new LinkedHashMap<>(fields);
+        asked.put("kind", ReclineAsks.HERE);
+        Typed typed =
+                here.good().isEmpty() && here.problems().isEmpty() ? Typed.NOTHING : new Typed(asked, here.problems());
+        Focus focus = new Focus(stepKey(step), ask, view, typed, List.of())
+                .trying(tried)
+                .picking(pick)
+                .with(new Stock(here.good().stream().toList()));
         return page(user, id, focus, PAGE);
+    }
+
+    /** What to expect of a setting that is only tried. */
+    @GetMapping("/try")
+    ModelAndView tried(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID id,
+            @RequestParam String setting,
+            @RequestParam(defaultValue = "") String step) {
+        Focus focus = new Focus(stepKey(step), "", "side", Typed.NOTHING, List.of()).trying(Optional.of(setting));
+        return page(user, id, focus, TRIED);
+    }
+
+    /** Reads the angle gauge; a gauge that does not answer is nothing unusual. */
+    @GetMapping(path = "/gauge", produces = MediaType.TEXT_PLAIN_VALUE)
+    ResponseEntity<String> gauge(
+            @AuthenticationPrincipal SignedIn user, @PathVariable UUID id, @RequestParam Fact.Stage stage) {
+        Situation situation = fittings.planned(id, user.pointId()).plan().situation();
+        return gauge.read(id, situation, stage)
+                .map(angle -> ResponseEntity.ok(String.valueOf(angle.degrees())))
+                .orElseGet(() -> ResponseEntity.noContent().build());
     }
 
     /** What colleagues changed since a place; nothing when nobody did. */
@@ -68,7 +117,7 @@ class FittingController {
             @AuthenticationPrincipal SignedIn user,
             @PathVariable UUID id,
             @RequestParam(defaultValue = "") String step,
-            @RequestParam(defaultValue = "side") String view,
+            @RequestParam(defaultValue = "") String view,
             WebRequest request) {
         if (request.checkNotModified(String.valueOf(fittings.lastSeq(id, user.pointId())))) {
             return null;
@@ -92,7 +141,7 @@ class FittingController {
             HtmxRequest htmx,
             HttpServletResponse response) {
         Optional<StepKey> step = stepKey(fields.getOrDefault("nav-step", ""));
-        String view = fields.getOrDefault("nav-view", "side");
+        String view = fields.getOrDefault("nav-view", "");
         Fittings.Appended appended;
         try {
             appended = fittings.append(id, draft(fields), user.pointId(), user.author());
@@ -100,13 +149,15 @@ class FittingController {
             return refused(user, id, fields, step, view, htmx, e);
         }
         Fittings.Planned after = appended.after();
-        Optional<StepKey> next = next(after.plan().run(), step);
-        String target = target(id, next, view);
+        Optional<StepKey> next = next(after.plan(), step);
+        // Another step is about something else: it brings its own view.
+        String nextView = next.equals(step) ? view : "";
+        String target = target(id, next, nextView);
         if (!htmx.isHtmxRequest()) {
             return new ModelAndView("redirect:" + target);
         }
         response.setHeader("HX-Push-Url", target);
-        Focus focus = new Focus(next, "", view, Typed.NOTHING, List.of()).after(appended.changed());
+        Focus focus = new Focus(next, "", nextView, Typed.NOTHING, List.of()).after(appended.changed());
         return page(user, after, focus, CHANGED);
     }
 
@@ -131,16 +182,33 @@ class FittingController {
     }
 
     /** Stays on a step until it is done, then goes on to what is next. */
-    private static Optional<StepKey> next(Run run, Optional<StepKey> step) {
+    private static Optional<StepKey> next(FittingPlan plan, Optional<StepKey> step) {
+        Run run = plan.run();
         boolean moreHere = step.flatMap(run::step)
-                .map(each -> each.state() != Step.State.DONE)
+                .map(each -> each.state() != Step.State.DONE
+                        || offersLook(each)
+                        || each.key() == StepKey.DEVICE && isAdvisedElse(plan))
                 .orElse(false);
         return moreHere ? step : run.current().map(Step::key);
     }
 
+    /** A look that teaches the advice is offered before the step is left. */
+    private static boolean offersLook(Step step) {
+        return step.asks().stream().anyMatch(ask -> ask.kind() == Ask.Kind.LEVEL && ask.optional() && !ask.answered());
+    }
+
+    /** Whether a look has shown that another setting is likelier. */
+    private static boolean isAdvisedElse(FittingPlan plan) {
+        return plan.recline()
+                .filter(advice -> advice.looks() > 0 && advice.recommended().isPresent())
+                .map(advice -> !advice.byRoll() && !advice.recommended().equals(advice.settingNow()))
+                .orElse(false);
+    }
+
     private static String target(UUID id, Optional<StepKey> step, String view) {
         String key = step.map(StepKey::name).orElse("");
-        return "/fittings/" + id + "?step=" + key + "&view=" + (view.equals("harness") ? "harness" : "side");
+        String known = view.matches("[a-z]{1,10}") ? "&view=" + view : "";
+        return "/fittings/" + id + "?step=" + key + known;
     }
 
     private ModelAndView page(SignedIn user, UUID id, Focus focus, String template) {
@@ -149,7 +217,10 @@ class FittingController {
 
     private ModelAndView page(SignedIn user, Fittings.Planned planned, Focus focus, String template) {
         ModelAndView page = new ModelAndView(template);
-        page.addObject("bench", Workbench.of(planned, viewing.wording(user), focus));
+        List<RollGood> kept =
+                goods.of(user.pointId()).stream().map(RollGoods.Kept::good).toList();
+        Focus equipped = focus.with(new Stock(kept, focus.stock().here(), shelf.cars(user.pointId())));
+        page.addObject("bench", Workbench.of(planned, viewing.wording(user), equipped));
         page.addObject("user", user);
         return page;
     }
@@ -164,7 +235,7 @@ class FittingController {
                 entryId,
                 seen,
                 madeAt(fields),
-                how(fields),
+                howKnown(fact, fields),
                 uuid(fields.get("corrects")).orElse(null),
                 fact);
     }
@@ -188,6 +259,12 @@ class FittingController {
         }
     }
 
+    private How howKnown(Fact fact, Map<String, String> fields) {
+        boolean pretended =
+                gauge.isSimulated() && fact instanceof Fact.AngleRead read && read.source() == Fact.AngleSource.GAUGE;
+        return pretended ? new How(How.Kind.SIMULATED, "") : how(fields);
+    }
+
     private static How how(Map<String, String> fields) {
         return switch (fields.getOrDefault("how", "measured")) {
             case "manual" -> How.manual(page(fields));
@@ -195,7 +272,10 @@ class FittingController {
             case "told" -> How.TOLD;
             case "estimated" -> new How(How.Kind.ESTIMATED, "");
             case "simulated" -> new How(How.Kind.SIMULATED, "");
-            default -> How.MEASURED;
+            case "measured" -> How.MEASURED;
+            default ->
+                throw RefusedEntryException.fields(
+                        List.of(new FieldProblem("how", fields.get("how"), "NOT_TAKEN", "", "")));
         };
     }
 

@@ -16,14 +16,18 @@ import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingPlanner;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.fitting.PlanDifference;
+import app.layette.core.measure.Mass;
 import app.layette.core.practice.Practice;
 import app.layette.core.practice.PracticeProfile;
+import app.layette.core.ride.EarlierClearing;
+import app.layette.core.seat.SeatSheet;
 import app.layette.formats.json.LayetteJson;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.practice.Profiles;
 import app.layette.web.shelf.Shelf;
+import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -142,8 +146,8 @@ public class Fittings {
     }
 
     /**
-     * What a family brings back from its latest fitting: the child and its measures, as told and with their own dates,
-     * so that a fresh look replaces them and an old weight is asked for again.
+     * What a family brings back from its latest fitting: the child and its measures, carried from the day on which
+     * they were taken, so that a fresh look replaces them and an old weight is asked for again.
      */
     private List<EntryDraft> carriedFrom(Family family, Point point) {
         Optional<FittingRow> latest = fittings.of(family, Limit.of(1)).stream().findFirst();
@@ -159,7 +163,7 @@ public class Fittings {
     }
 
     private static EntryDraft carried(Stamped<? extends Fact> earlier) {
-        How how = new How(How.Kind.TOLD, "carried from " + earlier.on());
+        How how = new How(How.Kind.CARRIED_FROM, earlier.on().toString());
         return new EntryDraft(UUID.randomUUID(), 0, earlier.at(), how, null, earlier.value());
     }
 
@@ -170,6 +174,11 @@ public class Fittings {
         boolean signs = fact instanceof Fact.Ended || fact instanceof Fact.Countersigned;
         if (signs && author.isTrainee()) {
             throw RefusedEntryException.because("TRAINEE_SIGNS");
+        }
+        boolean leads = fact instanceof Fact.SheetAdopted sheet
+                && before.situation().pendingVersions().contains(new SheetVersion(sheet.of(), sheet.version()));
+        if (leads && author.role() != Author.Role.LEAD) {
+            throw RefusedEntryException.because("LEAD_ADOPTS");
         }
         boolean handsOver = fact instanceof Fact.Ended ended && ended.ending() == Fact.Ending.HANDED_OVER;
         if (handsOver && !before.mayHandOver()) {
@@ -214,8 +223,8 @@ public class Fittings {
                         plan.run().current().map(step -> step.key().name()).orElse(null),
                         plan.gate().blocking().size(),
                         plan.dates().stream()
-                                .findFirst()
-                                .map(event -> event.on())
+                                .map(event -> event.earliest().orElse(event.on()))
+                                .min(LocalDate::compareTo)
                                 .orElse(null)),
                 viewing.clock().instant());
     }
@@ -225,6 +234,43 @@ public class Fittings {
     public Planned planned(UUID id, UUID pointId) {
         FittingRow row = fittings.find(id, pointId).orElseThrow(NoSuchFittingException::new);
         return planned(row, plan(row, viewing.point(pointId), log.of(row)));
+    }
+
+    /** A child and a seat as an earlier fitting left them, and how that stands today. */
+    public record ClearedBefore(String childName, SeatSheet seat, Optional<Mass> weight, EarlierClearing clearing) {}
+
+    /**
+     * What the latest fitting of a family says about child and seat today.
+     *
+     * @param weight a weight taken just now; it is not kept
+     */
+    @Transactional(readOnly = true)
+    public Optional<ClearedBefore> clearedBefore(UUID pointId, String reference, Optional<Mass> weight, Author author) {
+        Point point = viewing.point(pointId);
+        Optional<FittingRow> latest = families.findByPointIdAndReference(pointId, reference)
+                .flatMap(family -> fittings.of(family, Limit.of(1)).stream().findFirst());
+        if (latest.isEmpty()) {
+            return Optional.empty();
+        }
+        List<Entry> record = new ArrayList<>(log.of(latest.get()));
+        weight.ifPresent(mass -> record.add(new Entry(
+                UUID.randomUUID(),
+                record.size() + 1,
+                record.size(),
+                OffsetDateTime.now(viewing.clock().withZone(point.zone())),
+                author,
+                How.MEASURED,
+                null,
+                new Fact.Weighed(RIDER, mass))));
+        FittingPlan plan = plan(latest.get(), point, record);
+        Situation then = plan.situation();
+        return EarlierClearing.in(plan)
+                .flatMap(clearing -> then.seat()
+                        .map(seat -> new ClearedBefore(
+                                latest.get().family().childName(),
+                                seat,
+                                then.weight().map(Stamped::value),
+                                clearing)));
     }
 
     /** Whether a family with this reference is known at a fitting point. */

@@ -9,14 +9,15 @@ import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.harness.HarnessAnswers;
 import app.layette.core.harness.ShoulderAndSlots;
-import app.layette.core.recline.ReclineAdvice;
+import app.layette.core.measure.Length;
+import app.layette.core.measure.Mass;
 import app.layette.core.run.Ask;
 import app.layette.core.seat.CrotchOpening;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Harness;
 import app.layette.core.seat.Indicator;
 import app.layette.core.secure.HandleForDriving;
-import app.layette.formats.svg.ReadingPicture;
+import app.layette.formats.svg.AnswerPicture;
 import app.layette.formats.wording.Wording;
 import app.layette.web.fitting.AskView.Button;
 import app.layette.web.fitting.AskView.Form;
@@ -26,6 +27,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** The asks about the seat: labels, straps, recline, handle. */
 final class SeatAsks extends AskForms {
@@ -73,6 +75,33 @@ final class SeatAsks extends AskForms {
                 List.of(new Form(hidden, List.of(), inputs, words.say("submit.label"))));
     }
 
+    /** A newer sheet version: a lead takes it, or turns it down with a reason. */
+    AskView newerSheet(Ask ask) {
+        String kind = "sheetAdopted";
+        String[] version = ask.key().split(":");
+        boolean here = !typed.isFor(kind) || version[0].equals(typed.fields().get("of"));
+        SeatAsks view = here ? this : new SeatAsks(plan, words, Typed.NOTHING);
+        Form adopt = new Form(
+                hidden(kind, version[0], "version", version[1], "adoption", Fact.Adoption.ADOPTED.name()),
+                List.of(),
+                List.of(),
+                words.say("submit.adopt"));
+        Form decline = new Form(
+                hidden(kind, version[0], "version", version[1], "adoption", Fact.Adoption.DECLINED.name()),
+                List.of(),
+                List.of(view.input(kind, "reason", "text", "", words.say("hint.reason"))),
+                words.say("submit.declineSheet"));
+        return new AskView(
+                id(ask),
+                words.say(
+                        "ask.NEWER_SHEET",
+                        Map.of("sheet", Argument.of(version[0]), "version", Argument.of(version[1]))),
+                words.say("ask.NEWER_SHEET.help"),
+                ask.answered(),
+                "",
+                List.of(adopt, decline));
+    }
+
     AskView quickSeat(Ask ask) {
         String kind = "quickSeatRead";
         Optional<Fact.QuickSeatRead> read =
@@ -81,11 +110,28 @@ final class SeatAsks extends AskForms {
                 input(kind, "name", "text", read.map(Fact.QuickSeatRead::name).orElse(""), words.say("hint.car")),
                 input(kind, "model", "text", read.map(Fact.QuickSeatRead::model).orElse(""), words.say("hint.model")),
                 input(kind, "page", "text", "", "8"),
-                input(kind, "weightMin", "text", "", "4 lb, 1.8 kg"),
-                input(kind, "weightMax", "text", "", "30 lb, 13.6 kg"),
-                input(kind, "lengthMax", "text", "", "30 in, 76 cm"),
-                select(kind, "indicator", "", options(Indicator.Kind.class, "indicator", true)),
-                select(kind, "handle", "", options(HandlePosition.class, "handle", true)));
+                input(kind, "weightMin", "text", said(read, Fact.QuickSeatRead::weightMin), "4 lb, 1.8 kg"),
+                input(kind, "weightMax", "text", said(read, Fact.QuickSeatRead::weightMax), "30 lb, 13.6 kg"),
+                input(kind, "lengthMax", "text", said(read, Fact.QuickSeatRead::lengthMax), "30 in, 76 cm"),
+                input(kind, "slots", "text", said(read, Fact.QuickSeatRead::slots), "4"),
+                select(
+                        kind,
+                        "indicator",
+                        said(read, Fact.QuickSeatRead::indicator),
+                        options(Indicator.Kind.class, "indicator", true)),
+                select(kind, "pass", said(read, Fact.QuickSeatRead::pass), options(Indicator.Pass.class, "pass", true)),
+                input(kind, "zoneFrom", "text", said(read, Fact.QuickSeatRead::zoneFrom), "4 lb, 1.8 kg"),
+                input(kind, "zoneTo", "text", said(read, Fact.QuickSeatRead::zoneTo), "20 lb, 9 kg"),
+                select(
+                        kind,
+                        "routings",
+                        said(read, Fact.QuickSeatRead::routings),
+                        options(Fact.RoutingsShown.class, "routings", true)),
+                select(
+                        kind,
+                        "handle",
+                        said(read, Fact.QuickSeatRead::handle),
+                        options(HandlePosition.class, "handle", true)));
         Map<String, String> hidden = hidden(kind, Fittings.UNIT);
         hidden.put("how", "manual");
         String current = read.map(Fact.QuickSeatRead::name).orElse("");
@@ -98,9 +144,20 @@ final class SeatAsks extends AskForms {
                 List.of(new Form(hidden, List.of(), inputs, words.say("submit.quickSeat"))));
     }
 
+    /** What a field said when it was read last, as it may be typed again. */
+    private String said(Optional<Fact.QuickSeatRead> read, Function<Fact.QuickSeatRead, Object> field) {
+        Object value = read.map(field).orElse(null);
+        if (value instanceof Mass mass) {
+            return mass.typed().orElseGet(() -> mass.in(words.units()));
+        }
+        if (value instanceof Length length) {
+            return length.typed().orElseGet(() -> length.in(words.units()));
+        }
+        return value == null ? "" : value instanceof Enum<?> constant ? constant.name() : value.toString();
+    }
+
     AskView slots(Ask ask) {
-        List<?> slots =
-                situation.seat().flatMap(seat -> seat.shell().slots().value()).orElse(List.of());
+        int slots = situation.slotCount();
         Optional<Fact.SlotsSet> set = situation.newest(Fact.SlotsSet.class).map(Stamped::value);
         int best = ShoulderAndSlots.in(situation).map(ShoulderAndSlots::best).orElse(0);
         List<Form> forms = new ArrayList<>();
@@ -113,7 +170,7 @@ final class SeatAsks extends AskForms {
                     ""));
         }
         Map<String, String> numbers = new LinkedHashMap<>();
-        for (int slot = 1; slot <= slots.size(); slot++) {
+        for (int slot = 1; slot <= slots; slot++) {
             numbers.put(String.valueOf(slot), say("slots.slot", "slot", slot));
         }
         String usual = String.valueOf(Math.max(1, best));
@@ -210,75 +267,6 @@ final class SeatAsks extends AskForms {
                 List.of(new Form(hidden("crotchSet", Fittings.UNIT), buttons, List.of(), "")));
     }
 
-    AskView device(Ask ask) {
-        Optional<String> set =
-                situation.newest(Fact.DeviceSet.class).map(each -> each.value().step());
-        List<Button> buttons = new ArrayList<>();
-        situation
-                .seat()
-                .flatMap(seat -> seat.recline().device().value())
-                .ifPresent(device -> device.steps()
-                        .forEach(step -> buttons.add(new Button(
-                                "step",
-                                step.name(),
-                                deviceLabel(step.name()),
-                                "",
-                                set.filter(step.name()::equals).isPresent()))));
-        String help = plan.recline()
-                .map(advice -> advice.recommended()
-                        .map(name -> say("device.try", "step", name))
-                        .orElse(words.say(advice.band().isPresent() ? "device.noneInBand" : "device.noBand")))
-                .orElse(words.say("device.cannotCompute"));
-        List<Form> forms = new ArrayList<>();
-        forms.add(new Form(hidden("deviceSet", Fittings.UNIT), buttons, List.of(), ""));
-        if (ReclineAdvice.cushionSlope(situation).isEmpty()) {
-            forms.add(new Form(
-                    hidden("cushionMeasured", Fittings.UNIT),
-                    List.of(),
-                    List.of(input("cushionMeasured", "slope", "text", "", "12")),
-                    words.say("submit.slope")));
-        }
-        String current = set.map(each -> say("current.step", "step", each)).orElse("");
-        return new AskView(id(ask), words.say("ask.DEVICE"), help, ask.answered(), current, forms);
-    }
-
-    private String deviceLabel(String step) {
-        return plan.recline()
-                .flatMap(advice -> advice.setting(step))
-                .map(setting -> words.say(
-                        "device.setting", Map.of("step", Argument.of(step), "recline", Argument.of(setting.recline()))))
-                .orElse(step);
-    }
-
-    AskView level(Ask ask) {
-        Optional<Indicator> indicator =
-                situation.seat().flatMap(seat -> seat.recline().indicator().value());
-        Optional<Indicator.Reading> read = situation
-                .level(Fact.Stage.valueOf(ask.key()))
-                .map(each -> each.value().reading());
-        Indicator.Kind kind = indicator.map(Indicator::kind).orElse(Indicator.Kind.BUBBLE);
-        List<Button> buttons = new ArrayList<>();
-        for (Indicator.Reading reading : Indicator.Reading.values()) {
-            buttons.add(new Button(
-                    "reading",
-                    reading.name(),
-                    capital(words.say("reading." + kind + "." + reading)),
-                    ReadingPicture.of(kind, reading),
-                    read.filter(each -> each == reading).isPresent()));
-        }
-        String current =
-                read.map(each -> words.say("reading." + kind + "." + each)).orElse("");
-        String help =
-                indicator.map(each -> words.say("ask.LEVEL." + each.mount())).orElse("");
-        return new AskView(
-                id(ask),
-                words.say("ask.LEVEL"),
-                help,
-                ask.answered(),
-                current,
-                List.of(new Form(hidden("levelRead", Fittings.UNIT, "stage", ask.key()), buttons, List.of(), "")));
-    }
-
     AskView handle(Ask ask) {
         Optional<HandlePosition> set =
                 situation.newest(Fact.HandleSet.class).map(each -> each.value().position());
@@ -289,7 +277,7 @@ final class SeatAsks extends AskForms {
                     "position",
                     position.name(),
                     capital(words.say("handle." + position)) + ": " + permission,
-                    "",
+                    AnswerPicture.of("HANDLE", position.name()).orElse(""),
                     set.filter(each -> each == position).isPresent()));
         }
         String current = set.map(each -> words.say("handle." + each)).orElse("");

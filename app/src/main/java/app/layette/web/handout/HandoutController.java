@@ -1,19 +1,25 @@
 package app.layette.web.handout;
 
+import app.layette.core.drawing.CabinView;
+import app.layette.core.drawing.Drawing;
 import app.layette.core.drawing.HarnessView;
-import app.layette.core.drawing.SideView;
+import app.layette.core.drawing.side.SideView;
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.harness.HarnessAnswers;
+import app.layette.core.placing.CabinAnswers;
 import app.layette.core.seat.InsertPiece;
 import app.layette.formats.svg.SvgWriter;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
+import app.layette.web.fitting.DateWords;
 import app.layette.web.fitting.Fittings;
+import app.layette.web.fitting.RemovalWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -61,11 +67,29 @@ class HandoutController {
         model.addAttribute(
                 "dates",
                 plan.dates().stream()
-                        .map(event -> new Coming(words.say(event.on()), words.say(event.key())))
+                        .map(event -> new Coming(DateWords.when(event, words), words.say(event.key())))
                         .toList());
-        model.addAttribute("side", SvgWriter.write(SideView.of(plan.situation()), words));
-        model.addAttribute("harness", SvgWriter.write(HarnessView.of(plan.situation()), words));
+        model.addAttribute("pictures", pictures(plan, words));
+        model.addAttribute("ride", ride(plan.method(), words));
+        model.addAttribute("removal", RemovalWords.of(plan.method(), words));
         return "handout/handout";
+    }
+
+    /** What the method has to show: a child that lies flat has no recline. */
+    private static List<String> pictures(FittingPlan plan, Wording words) {
+        Drawing cabin = CabinView.of(plan.situation(), CabinAnswers.of(plan.situation()));
+        List<Drawing> views = plan.method().isReclined()
+                ? List.of(SideView.of(plan.situation()), HarnessView.of(plan.situation()))
+                : List.of(cabin);
+        return views.stream().map(view -> SvgWriter.write(view, words)).toList();
+    }
+
+    /** What fixes it for a ride, and what to look at. */
+    private static List<String> ride(Method method, Wording words) {
+        String fixing = method.isOnBase()
+                ? "ride.BASE"
+                : method.isBaseless() || method == Method.LAY_FLAT ? "ride." + method : "ride.FIXED";
+        return List.of(words.say(fixing), words.say(method.isReclined() ? "ride.LEVEL" : "ride.FLAT"));
     }
 
     private static List<Setting> settings(Situation situation, Wording words) {

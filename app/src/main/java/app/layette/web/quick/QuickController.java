@@ -6,6 +6,7 @@ import app.layette.core.finding.Finding;
 import app.layette.core.measure.Mass;
 import app.layette.core.measure.MassRange;
 import app.layette.core.measure.UnreadableMeasureException;
+import app.layette.core.ride.EarlierClearing;
 import app.layette.core.ride.RideCard;
 import app.layette.core.ride.Routing;
 import app.layette.core.seat.SeatSheet;
@@ -13,6 +14,8 @@ import app.layette.formats.svg.SvgWriter;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
+import app.layette.web.fitting.Fittings;
+import app.layette.web.fitting.Fittings.ClearedBefore;
 import app.layette.web.shelf.Shelf;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -38,31 +41,46 @@ class QuickController {
     public record Line(String weight, String weightWord, String code, String text) {}
 
     private final Shelf shelf;
+    private final Fittings fittings;
     private final Viewing viewing;
 
-    QuickController(Shelf shelf, Viewing viewing) {
+    QuickController(Shelf shelf, Fittings fittings, Viewing viewing) {
         this.shelf = shelf;
+        this.fittings = fittings;
         this.viewing = viewing;
     }
 
     @GetMapping("/quick")
     ModelAndView quick(
             @AuthenticationPrincipal SignedIn user,
+            @RequestParam(defaultValue = "") String family,
             @RequestParam(defaultValue = "") String weight,
             @RequestParam(defaultValue = "") String seat,
             @RequestParam(defaultValue = "") String shows) {
         Wording words = viewing.wording(user);
         ModelAndView page = new ModelAndView("quick/quick");
         page.addObject("seats", shelf.seats(user.pointId()));
-        page.addObject("typed", Map.of("weight", weight, "seat", seat, "shows", shows));
-        if (weight.isBlank() && seat.isBlank()) {
+        page.addObject("typed", Map.of("family", family, "weight", weight, "seat", seat, "shows", shows));
+        if (family.isBlank() && weight.isBlank() && seat.isBlank()) {
             return page;
         }
         List<String> problems = new ArrayList<>();
-        Optional<Mass> mass = mass(weight, words, problems);
-        Optional<SeatSheet> sheet = newest(user, seat);
+        Optional<Mass> typed = weight.isBlank() && !family.isBlank() ? Optional.empty() : mass(weight, words, problems);
+        Optional<ClearedBefore> before = family.isBlank()
+                ? Optional.empty()
+                : fittings.clearedBefore(user.pointId(), family.strip(), typed, user.author());
+        if (!family.isBlank() && before.isEmpty()) {
+            problems.add(words.say(
+                    "problem.UNKNOWN_FAMILY",
+                    Map.of("field", Argument.of(words.say("field.reference")), "value", Argument.of(family))));
+        }
+        Optional<SeatSheet> sheet = seat.isBlank() ? before.map(ClearedBefore::seat) : newest(user, seat);
         if (sheet.isEmpty()) {
             problems.add(words.say("problem.NEEDED", Map.of("field", Argument.of(words.say("field.seat")))));
+        }
+        Optional<Mass> mass = typed.or(() -> before.flatMap(ClearedBefore::weight));
+        if (mass.isEmpty() && problems.isEmpty()) {
+            problems.add(words.say("problem.NEEDED", Map.of("field", Argument.of(words.say("field.mass")))));
         }
         page.addObject("problems", problems);
         if (!problems.isEmpty()) {
@@ -71,8 +89,33 @@ class QuickController {
         }
         RideCard card =
                 RideCard.plan(sheet.get().asReliedOn(), mass.get(), shown(shows), viewing.today(viewing.point(user)));
-        show(page, card, sheet.get(), words);
+        Optional<EarlierClearing> clearing = before.filter(each ->
+                        each.seat().sheet().id().equals(sheet.get().sheet().id()))
+                .map(ClearedBefore::clearing);
+        before.ifPresent(each -> showClearing(page, each, clearing, words));
+        show(page, clearing.map(card::heeding).orElse(card), sheet.get(), words);
         return page;
+    }
+
+    /** What an earlier fitting of the same child in the same seat is worth today. */
+    private static void showClearing(
+            ModelAndView page, ClearedBefore before, Optional<EarlierClearing> clearing, Wording words) {
+        String key = clearing.map(each -> each.holds() ? "clearing.holds" : "clearing.open")
+                .orElse("clearing.otherSeat");
+        page.addObject(
+                "clearing",
+                words.say(
+                        key,
+                        Map.of(
+                                "child", Argument.of(before.childName()),
+                                "day", Argument.of(before.clearing().on()))));
+        page.addObject("cleared", clearing.map(EarlierClearing::holds).orElse(false));
+        page.addObject(
+                "lookAgain",
+                clearing.map(EarlierClearing::open).orElse(List.of()).stream()
+                        .map(state -> words.say("conclusion." + state.conclusion()) + ": "
+                                + words.say("gateState." + state.state()))
+                        .toList());
     }
 
     private static Optional<Mass> mass(String typed, Wording words, List<String> problems) {

@@ -3,6 +3,7 @@ package app.layette.web.fitting;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.not;
 import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.argThat;
 import static org.mockito.ArgumentMatchers.eq;
 import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.verify;
@@ -17,7 +18,10 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import app.layette.core.entry.Author;
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.How;
 import app.layette.core.fitting.PlanDifference;
+import app.layette.core.measure.Angle;
 import app.layette.core.measure.UnitSystem;
 import app.layette.formats.Examples;
 import app.layette.formats.wording.Wording;
@@ -26,10 +30,15 @@ import app.layette.web.account.SignedIn;
 import app.layette.web.account.TestUsers;
 import app.layette.web.account.Users;
 import app.layette.web.account.Viewing;
+import app.layette.web.roll.RollGoods;
+import app.layette.web.shelf.Shelf;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.webmvc.test.autoconfigure.WebMvcTest;
 import org.springframework.context.annotation.Import;
@@ -54,6 +63,15 @@ class FittingControllerTest {
 
     @MockitoBean
     private Users users;
+
+    @MockitoBean
+    private RollGoods goods;
+
+    @MockitoBean
+    private AngleGauge gauge;
+
+    @MockitoBean
+    private Shelf shelf;
 
     @BeforeEach
     void aFittingWithAnOpenHandleQuestion() {
@@ -98,7 +116,7 @@ class FittingControllerTest {
     void withoutScriptAnEntryRedirectsToWhatIsNext() throws Exception {
         mvc.perform(entry("weighed").param("mass", "2950 g"))
                 .andExpect(status().is3xxRedirection())
-                .andExpect(redirectedUrlPattern("/fittings/" + ID + "?step=*&view=side"));
+                .andExpect(redirectedUrlPattern("/fittings/" + ID + "?step=*"));
         verify(fittings).append(eq(ID), any(), any(), eq(MARIT.author()));
     }
 
@@ -129,6 +147,47 @@ class FittingControllerTest {
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content().string(containsString("The Page is needed.")));
         verify(fittings, never()).append(any(), any(), any(), any());
+    }
+
+    @Test
+    void theGaugeIsReadOrSaysNothing() throws Exception {
+        when(gauge.read(eq(ID), any(), eq(Fact.Stage.PRESSED)))
+                .thenReturn(Optional.of(Angle.ofDegrees(41.3)))
+                .thenReturn(Optional.empty());
+        mvc.perform(get("/fittings/{id}/gauge", ID).param("stage", "PRESSED").with(user(MARIT)))
+                .andExpect(status().isOk())
+                .andExpect(content().string("41.3"));
+        mvc.perform(get("/fittings/{id}/gauge", ID).param("stage", "PRESSED").with(user(MARIT)))
+                .andExpect(status().isNoContent());
+    }
+
+    @ParameterizedTest
+    @CsvSource({"GAUGE, SIMULATED", "LEVEL, MEASURED"})
+    void whatAPretendedGaugeReadIsEnteredAsSimulated(String source, How.Kind known) throws Exception {
+        when(gauge.isSimulated()).thenReturn(true);
+        mvc.perform(entry("angleRead")
+                .param("stage", "PRESSED")
+                .param("angle", "41")
+                .param("source", source));
+        verify(fittings).append(eq(ID), argThat(draft -> draft.how().kind() == known), any(), any());
+    }
+
+    @Test
+    void anotherSettingIsTriedWithoutBeingEntered() throws Exception {
+        when(fittings.planned(eq(ID), any()))
+                .thenReturn(new Fittings.Planned(ID, "W-1", "Ada", Examples.plan("ready")));
+        mvc.perform(get("/fittings/{id}/try", ID).param("setting", "3").with(user(MARIT)))
+                .andExpect(status().isOk())
+                .andExpect(content().string(containsString("Set the foot to 3")))
+                .andExpect(content().string(not(containsString("<html"))));
+        verify(fittings, never()).append(any(), any(), any(), any());
+    }
+
+    @Test
+    void aSettingThatTheSeatDoesNotHaveIsDrawnAsItStands() throws Exception {
+        mvc.perform(get("/fittings/{id}/try", ID).param("setting", "<9>").with(user(MARIT)))
+                .andExpect(status().isOk())
+                .andExpect(content().string(not(containsString("<9>"))));
     }
 
     @Test

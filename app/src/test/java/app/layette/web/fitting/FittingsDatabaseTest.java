@@ -6,16 +6,21 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Author;
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.How;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fitting.FittingState;
+import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.formats.Examples;
 import app.layette.formats.document.RefusedDocumentException;
 import app.layette.web.account.Points;
+import app.layette.web.roll.RollGood;
+import app.layette.web.roll.RollGoods;
 import app.layette.web.shelf.Shelf;
 import app.layette.web.support.TestDatabase;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.Callable;
@@ -50,6 +55,9 @@ class FittingsDatabaseTest {
 
     @Autowired
     private Shelf shelf;
+
+    @Autowired
+    private RollGoods goods;
 
     @Autowired
     private Points points;
@@ -137,7 +145,7 @@ class FittingsDatabaseTest {
     }
 
     @Test
-    void aFamilyThatComesBackBringsItsMeasuresAsTold() {
+    void aFamilyThatComesBackBringsItsMeasuresWithTheirDay() {
         fittings.append(fitting, draft(new Fact.Weighed("r1", Mass.ofKilograms(3.2))), point, MARIT);
         String reference = fittings.planned(fitting, point).reference();
         SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
@@ -148,8 +156,8 @@ class FittingsDatabaseTest {
         assertThat(planned.childName()).isEqualTo("Ada");
         assertThat(planned.plan().situation().weight()).hasValueSatisfying(weight -> {
             assertThat(weight.value()).isEqualTo(Mass.ofKilograms(3.2));
-            assertThat(weight.how().kind()).isEqualTo(How.Kind.TOLD);
-            assertThat(weight.how().place()).startsWith("carried from 20");
+            assertThat(weight.how().kind()).isEqualTo(How.Kind.CARRIED_FROM);
+            assertThat(weight.how().place()).startsWith("20");
         });
         fittings.append(again, draft(new Fact.Weighed("r1", Mass.ofKilograms(3.3))), point, MARIT);
         assertThat(fittings.planned(again, point)
@@ -164,19 +172,70 @@ class FittingsDatabaseTest {
     }
 
     @Test
+    void aNewerSheetIsForALeadToAdoptOrDecline() {
+        Author ilse = new Author("ilse", Author.Role.LEAD);
+        String thimble = Examples.text("sheets/wrenfold-thimble.json");
+        shelf.takeIn(point, thimble.replace("\"version\": 3", "\"version\": 9"), ilse);
+        SheetVersion newer = new SheetVersion("wrenfold-thimble", 9);
+        assertThat(pending()).containsExactly(newer);
+        Fact adopted = new Fact.SheetAdopted(newer.id(), 9, Fact.Adoption.ADOPTED, null);
+        assertThatThrownBy(() -> fittings.append(fitting, draft(adopted), point, MARIT))
+                .hasMessageContaining("LEAD_ADOPTS");
+        assertThatThrownBy(() -> fittings.append(
+                        fitting, draft(new Fact.SheetAdopted(newer.id(), 9, Fact.Adoption.DECLINED, " ")), point, ilse))
+                .isInstanceOfSatisfying(
+                        RefusedEntryException.class,
+                        e -> assertThat(e.problems())
+                                .extracting(FieldProblem::field)
+                                .containsExactly("reason"));
+        assertThat(pending()).containsExactly(newer);
+        fittings.append(
+                fitting,
+                draft(new Fact.SheetAdopted(newer.id(), 9, Fact.Adoption.DECLINED, "belongs to the later model")),
+                point,
+                ilse);
+        assertThat(pending()).isEmpty();
+    }
+
+    private Collection<SheetVersion> pending() {
+        return List.copyOf(fittings.planned(fitting, point).plan().situation().pendingVersions());
+    }
+
+    @Test
+    void whatIsKeptForRollsStaysWithItsFittingPoint() {
+        RollGood noodle = new RollGood.OfNoodle("Thin noodle", Length.ofMillimetres(50), Fact.Softness.SOFT);
+        int before = goods.of(point).size();
+        goods.keep(point, noodle);
+        assertThat(goods.of(point))
+                .hasSize(before + 1)
+                .extracting(RollGoods.Kept::good)
+                .contains(noodle);
+        UUID kept = goods.of(point).stream()
+                .filter(each -> each.good().equals(noodle))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        goods.drop(UUID.randomUUID(), kept);
+        assertThat(goods.of(point)).hasSize(before + 1);
+        goods.drop(point, kept);
+        assertThat(goods.of(point)).hasSize(before);
+        assertThat(goods.of(UUID.randomUUID())).isEmpty();
+    }
+
+    @Test
     void anotherFittingPointSeesNothing() {
         assertThatThrownBy(() -> fittings.planned(fitting, UUID.randomUUID()))
                 .isInstanceOf(NoSuchFittingException.class);
     }
 
     @Test
-    void theDemoHasOneReadyAndSevenThatAreNot() {
+    void theDemoHasOneReadyAmongTheOthers() {
         List<String> blocking = jdbc.queryForList(
                 "select f.child_name || ' ' || case when g.blocking = 0 then 'ready' else 'blocked' end"
                         + " from fitting g join family f on f.id = g.family_id where f.reference like 'W-%' order by 1",
                 String.class);
         assertThat(blocking)
-                .hasSize(8)
+                .hasSize(16)
                 .contains("Tamsin ready")
                 .filteredOn(each -> each.endsWith("ready"))
                 .hasSize(1);

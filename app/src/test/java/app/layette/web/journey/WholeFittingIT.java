@@ -54,19 +54,26 @@ class WholeFittingIT {
             desk.signIn("marit");
             Walk.begin(desk, "K-3", "Beatrix");
             Walk.seatAndChild(desk);
-            desk.tap("Second row, middle, with the anchors");
-            assertThat(desk.page().textContent("#now")).contains("has no lower anchors of its own");
-            desk.tap("Second row, middle, with the belt");
+            desk.page().click("#ask-place .fold:has-text('Not allowed') summary");
+            desk.tap("Second row, middle: Base with lower anchors");
+            assertThat(desk.page().textContent("#now")).contains("may not borrow the inner anchors");
+            desk.tap("Second row, middle: Base with the seat belt");
             assertThat(desk.page().textContent("#run"))
                     .contains("Route the belt")
                     .doesNotContain("Hook both anchors");
-            desk.tap("Level, along and across").tap("The car is ready").tap("2 ·");
+            desk.tap("Level, along and across")
+                    .tap("The car is ready")
+                    .tap("2 ·")
+                    .goOn();
             desk.tap("Flat through the base").tap("Another one");
             assertThat(desk.page().textContent("#now")).contains("Buckled in the buckle of another place.");
             desk.tap("The one of that place").tap("Tightened");
             desk.tap("Closed, belt flat").tap("It ran out");
             assertThat(desk.page().textContent("#now")).contains("it is not locked");
-            desk.tap("It stayed").tap("Whole on the cushion").tap("The seat belt alone");
+            desk.tap("It stayed")
+                    .tap("Whole on the cushion")
+                    .tap("The seat belt alone")
+                    .goOn();
             assertThat(desk.title()).isEqualTo("Inch test");
             desk.isQuiet();
         }
@@ -89,6 +96,14 @@ class WholeFittingIT {
                     .contains("European routing: not allowed by this seat manual.");
             desk.isAccessible("ride card");
             desk.fitsItsWidth("ride card");
+            desk.page().fill("[name=family]", "W-1041");
+            desk.page().fill("[name=weight]", "");
+            desk.page().selectOption("[name=seat]", "");
+            desk.page().click("text=Both");
+            assertThat(desk.page().textContent(".card-sheet"))
+                    .contains("child and seat cleared", "that still holds today", "American routing");
+            desk.page().fill("[name=family]", "");
+            desk.page().fill("[name=weight]", "7 lb 2 oz");
             desk.page().selectOption("[name=seat]", "ostler-heddle");
             desk.page().click("text=Round behind the shell");
             assertThat(desk.page().textContent(".card-sheet")).contains("No ride without a base");
@@ -108,8 +123,13 @@ class WholeFittingIT {
             desk.page().click(".begin .go");
             desk.step("Labels and dates");
             desk.fill("name", "Unlabelled shell").fill("model", "Z-9").fill("page", "8");
-            desk.fill("weightMin", "5 lb").fill("weightMax", "22 lb").send("Keep this seat");
+            desk.fill("weightMin", "5 lb").fill("weightMax", "22 lb");
+            desk.fill("slots", "40").send("Keep this seat");
+            assertThat(desk.page().textContent("#now")).contains("(40)", "1 to 12");
+            desk.fill("slots", "4").send("Keep this seat");
             assertThat(desk.page().textContent("#head")).contains("Unlabelled shell");
+            desk.step("Shoulder and head room").tap("Between slots 2 and 3");
+            assertThat(desk.page().textContent("#findings")).contains("The lowest slot is at or below the shoulder");
             assertThat(desk.page().textContent("#findings")).contains("inside 5 lb to 22 lb", "is not known");
             assertThat(desk.state()).isEqualTo("Not ready to hand over");
         }

@@ -143,6 +143,20 @@ public final class Desk implements AutoCloseable {
         return this;
     }
 
+    /** Leaves a step whose look is only offered. */
+    public Desk goOn() {
+        String before = title();
+        if (keyboardOnly) {
+            page.keyboard().press("g");
+        } else {
+            page.click(".go-on a");
+        }
+        page.waitForFunction(
+                "before => { const t = document.getElementById('now-title'); return t && t.textContent !== before; }",
+                before);
+        return this;
+    }
+
     public Desk send(String button) {
         return tap(button);
     }

@@ -1,0 +1,25 @@
+package app.layette.web.fitting;
+
+import app.layette.web.roll.RollGood;
+import app.layette.web.shelf.SheetSummary;
+import java.util.List;
+import java.util.stream.Stream;
+
+/**
+ * What lies ready at the fitting point.
+ *
+ * @param kept cloths and noodles
+ * @param here a cloth that somebody has at hand, by its sizes
+ * @param cars the vehicle sheets on the shelf
+ */
+record Stock(List<RollGood> kept, List<RollGood> here, List<SheetSummary> cars) {
+    static final Stock NONE = new Stock(List.of(), List.of(), List.of());
+
+    Stock(List<RollGood> here) {
+        this(List.of(), here, List.of());
+    }
+
+    Stream<RollGood> rolls() {
+        return Stream.concat(here.stream(), kept.stream());
+    }
+}

@@ -1,0 +1,91 @@
+package app.layette.web.roll;
+
+import app.layette.core.entry.Fact.Softness;
+import app.layette.core.entry.FieldProblem;
+import app.layette.core.measure.Length;
+import app.layette.core.measure.LengthRange;
+import app.layette.core.measure.UnreadableMeasureException;
+import app.layette.core.recline.roll.Cloth;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Supplier;
+
+/**
+ * A cloth or noodle as it was typed, and what is wrong with it.
+ *
+ * @param good empty when anything is wrong, or nothing was typed
+ */
+public record RollGoodForm(Optional<RollGood> good, List<FieldProblem> problems) {
+    static final int LONGEST_NAME = 80;
+    private static final List<String> CLOTH = List.of("clothLength", "clothWidth", "clothThickness");
+
+    /** A cloth by its three sizes, without a name; nothing when none of them was typed. */
+    public static RollGoodForm cloth(Map<String, String> fields, String name) {
+        boolean typed = CLOTH.stream().anyMatch(field -> !text(fields, field).isEmpty());
+        return typed ? new Reader(fields).cloth(name) : new RollGoodForm(Optional.empty(), List.of());
+    }
+
+    /** One to keep: the field {@code kind} says which, and it must have a name. */
+    static RollGoodForm kept(Map<String, String> fields) {
+        Reader reader = new Reader(fields);
+        String name = text(fields, "goodName");
+        if (name.isEmpty()) {
+            reader.problems.add(new FieldProblem("goodName", "", "NEEDED", "", ""));
+        } else if (name.length() > LONGEST_NAME) {
+            reader.problems.add(new FieldProblem("goodName", name, "TOO_LONG", "1", String.valueOf(LONGEST_NAME)));
+        }
+        return text(fields, "kind").equals("NOODLE") ? reader.noodle(name) : reader.cloth(name);
+    }
+
+    private static String text(Map<String, String> fields, String field) {
+        return fields.getOrDefault(field, "").strip();
+    }
+
+    private static final class Reader {
+        private final Map<String, String> fields;
+        private final List<FieldProblem> problems = new ArrayList<>();
+
+        Reader(Map<String, String> fields) {
+            this.fields = fields;
+        }
+
+        RollGoodForm cloth(String name) {
+            Length length = length("clothLength", LengthRange.CLOTH);
+            Length width = length("clothWidth", LengthRange.CLOTH);
+            Length thickness = length("clothThickness", LengthRange.CLOTH_THICKNESS);
+            return done(() -> {
+                boolean asNamed = !width.isMoreThan(length);
+                return new RollGood.OfCloth(
+                        new Cloth(name, asNamed ? length : width, asNamed ? width : length, thickness));
+            });
+        }
+
+        RollGoodForm noodle(String name) {
+            Length diameter = length("diameter", LengthRange.ROLL);
+            Softness softness = text(fields, "softness").equals("SOFT") ? Softness.SOFT : Softness.FIRM;
+            return done(() -> new RollGood.OfNoodle(name, diameter, softness));
+        }
+
+        private RollGoodForm done(Supplier<RollGood> good) {
+            return problems.isEmpty()
+                    ? new RollGoodForm(Optional.of(good.get()), List.of())
+                    : new RollGoodForm(Optional.empty(), List.copyOf(problems));
+        }
+
+        private Length length(String field, LengthRange range) {
+            String typed = text(fields, field);
+            if (typed.isEmpty()) {
+                problems.add(new FieldProblem(field, "", "NEEDED", "", ""));
+                return null;
+            }
+            try {
+                return Length.parse(typed, range);
+            } catch (UnreadableMeasureException e) {
+                problems.add(new FieldProblem(field, e.typed(), e.reason().name(), e.lowest(), e.highest()));
+                return null;
+            }
+        }
+    }
+}

@@ -1,0 +1,3 @@
+/** Cloths and noodles that a fitting point keeps for rolls under the foot end (REC-6). */
+@org.springframework.modulith.ApplicationModule(displayName = "Rolls")
+package app.layette.web.roll;

@@ -1,0 +1,3 @@
+/** Simulated stand-ins for outside devices, each behind the port of the package that uses it. */
+@org.springframework.modulith.ApplicationModule(displayName = "Stand-ins")
+package app.layette.web.standin;

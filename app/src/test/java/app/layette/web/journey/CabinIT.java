@@ -1,0 +1,177 @@
+package app.layette.web.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.layette.web.support.Desk;
+import app.layette.web.support.RunningApp;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** Where in the car, by which method, and does the belt reach: chosen on the drawing and carried out. */
+class CabinIT {
+    private static RunningApp app;
+
+    @BeforeAll
+    static void start() {
+        app = new RunningApp();
+    }
+
+    @AfterAll
+    static void stop() {
+        app.close();
+    }
+
+    /** Taps an answer on the drawing and reads why. */
+    private static String why(Desk desk, String place, String method, String answer) {
+        desk.page().click("svg.view-cabin a[aria-label='" + place + ", " + method + ": " + answer + "']");
+        desk.page().waitForLoadState();
+        return desk.page().textContent(".place-why");
+    }
+
+    private static void choose(Desk desk) {
+        desk.page()
+                .waitForResponse(
+                        response -> response.url().endsWith("/entries"),
+                        () -> desk.page().click(".place-why .go"));
+        desk.page().waitForFunction("() => !document.querySelector('.htmx-request, .htmx-settling, .htmx-swapping')");
+    }
+
+    @Test
+    void storageUnderTheFloorIsAnsweredAtEveryPlace() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("ansel").page().click("text=Juniper");
+            desk.step("Place and method");
+            desk.page().waitForSelector("svg.view-cabin");
+            assertThat(desk.page().textContent(".place-why"))
+                    .contains("Second row, right: Base with lower anchors", "Under-floor storage");
+            desk.isAccessible("cabin");
+            String middle = why(desk, "Third row, right", "Base with the seat belt", "allowed");
+            assertThat(middle).contains("Third row, right", "Choose this place");
+            choose(desk);
+            assertThat(desk.page().textContent("#now .changed, #now"))
+                    .contains("dropped, as Base with the seat belt does without", "Own anchors");
+            desk.isQuiet();
+        }
+    }
+
+    @Test
+    void aTaxiRideByEuropeanRoutingReachesOnlyBuckledLast() {
+        try (Desk desk = new Desk(app.address(), 390, 844)) {
+            desk.signIn("marit").page().click("text=Bastian");
+            assertThat(desk.title()).isEqualTo("Harness the child");
+            desk.tap("Thin clothes only").tap("Snug").tap("At the armpits").tap("Nothing");
+            assertThat(desk.title()).isEqualTo("Route the belt");
+            assertThat(desk.page().textContent("#now")).contains("not buckled yet", "Do not tip the carrier");
+            assertThat(desk.page().textContent("svg.view-belt"))
+                    .contains("reaches buckled last", "too short buckled first");
+            desk.isAccessible("belt");
+            desk.fitsItsWidth("belt");
+            desk.tap("round behind the shell").tap("The one of that place");
+            desk.tap("Tightened").tap("It stayed").tap("Whole on the cushion").tap("Less than an inch");
+            assertThat(desk.title()).isEqualTo("Level, child in");
+            desk.tap("Ball wholly inside").tap("Up: allowed").tap("A flat hand or more");
+            assertThat(desk.title()).isEqualTo("Teach-back");
+            assertThat(desk.page().textContent("#now")).doesNotContain("Carrier on and off");
+            desk.isQuiet();
+        }
+    }
+
+    @Test
+    void anEarlyBabyRidesFlatInACarBed() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("tove").page().click("text=Isolde");
+            assertThat(desk.title()).isEqualTo("Route the belt");
+            assertThat(desk.page().textContent("#run")).doesNotContain("Level", "Slots", "Carrier on the base");
+            desk.tap("Through other guides");
+            assertThat(desk.page().textContent("#findings")).contains("1 to put right");
+            desk.tap("through every guide").tap("The one of that place");
+            desk.tap("Tightened").tap("It stayed").tap("Round the lap part").tap("All feet on the cushion");
+            desk.tap("Less than an inch");
+            assertThat(desk.title()).isEqualTo("Harness the child");
+            desk.tap("Thin clothes only").tap("Snug").tap("Flat, head the other way");
+            assertThat(desk.page().textContent("#findings")).contains("lies the other way");
+            desk.tap("Flat on the back").tap("Nothing");
+            assertThat(desk.title()).isEqualTo("Teach-back");
+            desk.page().click("text=The family’s page");
+            assertThat(desk.page().textContent("main")).contains("Flat on the back", "End straps off the lap part");
+            desk.isQuiet();
+        }
+    }
+
+    @Test
+    void aLayFlatCarrierTakesTwoPlaces() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("ansel").page().click("text=Rowan");
+            assertThat(desk.title()).isEqualTo("Place and method");
+            assertThat(why(desk, "Front row, right", "Lay-flat across two places", "not allowed"))
+                    .contains("not allowed", "CAB-1");
+            assertThat(why(desk, "Second row, left", "Lay-flat across two places", "allowed"))
+                    .contains("Second row, middle; its belt is free");
+            choose(desk);
+            desk.tap("The car is ready");
+            desk.tap("Thin clothes only")
+                    .tap("Snug")
+                    .tap("At the armpits")
+                    .tap("Flat on the back")
+                    .tap("Nothing");
+            desk.tap("Both fittings hooked")
+                    .tap("The one of that place")
+                    .tap("Tightened")
+                    .tap("It stayed");
+            desk.tap("Less than an inch");
+            assertThat(desk.title()).isEqualTo("Handle and gap");
+            desk.tap("Towards the head end: allowed");
+            assertThat(desk.title()).isEqualTo("Teach-back");
+            desk.isQuiet();
+        }
+    }
+
+    @Test
+    void twinsAndTwoPeopleAreSeatedInASevenSeater() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").page().click("text=Ida");
+            desk.step("Place and method");
+            desk.page().click("text=Several riders in this car");
+            desk.page().waitForURL("**/riders");
+            desk.page().check(".tiles label:has-text('Otto') input");
+            desk.page().selectOption("[name=people]", "2");
+            desk.page().click("text=Seat them");
+            desk.page().waitForSelector(".arranged");
+            assertThat(desk.page().locator(".arranged").count()).isEqualTo(3);
+            assertThat(desk.page().textContent(".arranged >> nth=0"))
+                    .contains("Ida", "Otto", "Person 1", "Person 2", "Second row, middle", "first choice");
+            desk.isAccessible("several riders");
+            desk.page().selectOption("[name=people]", "6");
+            desk.page().click("text=Seat them");
+            assertThat(desk.page().textContent(".refused")).contains("There is no arrangement", "Person 5");
+            desk.page().selectOption("[name=people]", "1");
+            desk.page().click("text=Seat them");
+            desk.page().click(".arranged >> nth=0 >> text=Choose this for Ida");
+            desk.page().waitForSelector("#now-title");
+            assertThat(desk.page().textContent("#head")).contains("Second row");
+            desk.isQuiet();
+        }
+    }
+
+    @Test
+    void aChangeOfMethodHalfWayKeepsWhatStillHolds() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").page().click("text=Tamsin");
+            desk.step("Place and method");
+            why(desk, "Second row, right", "Base with the seat belt", "allowed");
+            choose(desk);
+            assertThat(desk.page().textContent("#now .changed"))
+                    .contains("dropped, as Base with the seat belt does without: Own anchors")
+                    .contains("asked for by Base with the seat belt");
+            assertThat(desk.page().textContent("#run"))
+                    .contains("Route the belt")
+                    .doesNotContain("Hook both anchors");
+            assertThat(desk.page().locator("#run .step.done").allTextContents())
+                    .anyMatch(step -> step.contains("Slots and webbing"))
+                    .noneMatch(step -> step.contains("Inch test"));
+            assertThat(desk.state()).isEqualTo("Not ready to hand over");
+            desk.isQuiet();
+        }
+    }
+}
