@@ -4,23 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.web.support.Desk;
 import app.layette.web.support.RunningApp;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Where in the car, by which method, and does the belt reach: chosen on the drawing and carried out. */
 class CabinIT {
-    private static RunningApp app;
-
-    @BeforeAll
-    static void start() {
-        app = new RunningApp();
-    }
-
-    @AfterAll
-    static void stop() {
-        app.close();
-    }
+    @RegisterExtension
+    static final RunningApp app = RunningApp.shared();
 
     /** Taps an answer on the drawing and reads why. */
     private static String why(Desk desk, String place, String method, String answer) {

@@ -5,23 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.layette.web.support.Desk;
 import app.layette.web.support.RunningApp;
 import com.microsoft.playwright.Page;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Where there is no signal, where the server goes down, and where two people work on one fitting. */
 class ConnectionIT {
-    private static RunningApp app;
-
-    @BeforeAll
-    static void start() {
-        app = new RunningApp();
-    }
-
-    @AfterAll
-    static void stop() {
-        app.close();
-    }
+    @RegisterExtension
+    static final RunningApp app = RunningApp.shared();
 
     private static void waitUntilSent(Desk desk) {
         desk.page().waitForFunction("() => document.getElementById('outbox').hidden");
@@ -59,25 +49,23 @@ class ConnectionIT {
 
     @Test
     void whatTheServerMissedWhileItWasDownIsSentWhenItIsBack() {
-        try (RunningApp own = new RunningApp();
-                Desk desk = new Desk(own.address(), 1280, 800)) {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
             desk.signIn("marit").page().click("text=Bramwell");
-            int before = own.newestKinds("Bramwell", 500).size();
-            own.kill();
+            int before = app.newestKinds("Bramwell", 500).size();
+            app.kill();
             desk.tapOffline("A flat hand or more");
             desk.page().waitForFunction("() => !document.getElementById('outbox').hidden");
             assertThat(desk.waiting()).isEqualTo("1 entry waiting");
-            own.start();
+            app.start();
             waitUntilSent(desk);
-            assertThat(own.newestKinds("Bramwell", 500)).hasSize(before + 1).endsWith("answered");
+            assertThat(app.newestKinds("Bramwell", 500)).hasSize(before + 1).endsWith("answered");
         }
     }
 
     @Test
     void aLevelReadOfflineBeforeAColleagueTightenedDoesNotCount() {
-        try (RunningApp own = new RunningApp();
-                Desk desk = new Desk(own.address(), 1280, 800);
-                Desk colleague = new Desk(own.address(), 1280, 800)) {
+        try (Desk desk = new Desk(app.address(), 1280, 800);
+                Desk colleague = new Desk(app.address(), 1280, 800)) {
             desk.signIn("marit").page().click("text=Tamsin");
             desk.step("Level, child in");
             desk.page().click("#ask-level-child summary");
@@ -90,7 +78,7 @@ class ConnectionIT {
             desk.offline(false);
             desk.page().evaluate("window.dispatchEvent(new Event('online'))");
             waitUntilSent(desk);
-            assertThat(own.newestKinds("Tamsin", 1)).containsExactly("levelRead");
+            assertThat(app.newestKinds("Tamsin", 1)).containsExactly("levelRead");
             desk.page().reload();
             assertThat(desk.state()).isEqualTo("Not ready to hand over");
             assertThat(desk.page().textContent("#run .reopened")).contains("Level, child in", "look again");

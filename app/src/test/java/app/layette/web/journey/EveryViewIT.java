@@ -6,25 +6,15 @@ import app.layette.web.support.Desk;
 import app.layette.web.support.RunningApp;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Every main view: readable by machines that read aloud, on each size of screen, in light and dark. */
 class EveryViewIT {
-    private static RunningApp app;
-
-    @BeforeAll
-    static void start() {
-        app = new RunningApp();
-    }
-
-    @AfterAll
-    static void stop() {
-        app.close();
-    }
+    @RegisterExtension
+    static final RunningApp app = RunningApp.shared();
 
     @ParameterizedTest
     @CsvSource({"1280, 800, LIGHT", "390, 844, LIGHT", "1280, 800, DARK"})

@@ -6,13 +6,16 @@ import app.layette.web.support.Desk;
 import app.layette.web.support.RunningApp;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** One family from the door to the handout, with a refused hand-over, its repair, and a power cut in between. */
 class FirstFittingIT {
+    @RegisterExtension
+    static final RunningApp app = RunningApp.shared();
+
     @Test
     void fromTheDoorToTheHandout() {
-        try (RunningApp app = new RunningApp();
-                Desk desk = new Desk(app.address(), 1280, 800)) {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
             desk.signIn("marit");
             Walk.begin(desk, "J-7", "Wilhelmina");
             Walk.seatAndChild(desk);

@@ -19,23 +19,13 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** The recline set by dragging, by looks, by sensors and by a roll, in a car of which only the test knows the truth. */
 class ReclineIT {
-    private static RunningApp app;
-
-    @BeforeAll
-    static void start() {
-        app = new RunningApp();
-    }
-
-    @AfterAll
-    static void stop() {
-        app.close();
-    }
+    @RegisterExtension
+    static final RunningApp app = RunningApp.shared();
 
     private static void waitForTried(Desk desk, String words) {
         desk.page().waitForFunction("words => document.getElementById('tried').textContent.includes(words)", words);

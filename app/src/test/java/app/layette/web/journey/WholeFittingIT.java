@@ -5,23 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.layette.web.support.Desk;
 import app.layette.web.support.RunningApp;
 import java.time.LocalDate;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Whole fittings by other hands: keys alone, a phone, by the belt; and the quick ride. */
 class WholeFittingIT {
-    private static RunningApp app;
-
-    @BeforeAll
-    static void start() {
-        app = new RunningApp();
-    }
-
-    @AfterAll
-    static void stop() {
-        app.close();
-    }
+    @RegisterExtension
+    static final RunningApp app = RunningApp.shared();
 
     @Test
     void byKeyboardOnly() {

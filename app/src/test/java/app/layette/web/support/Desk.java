@@ -31,13 +31,15 @@ public final class Desk implements AutoCloseable {
             "--disable-component-update",
             "--disable-sync");
 
-    private final Playwright playwright =
-            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    private final Browser browser = playwright
+    /** One browser for all desks of this virtual machine; each desk has a profile of its own in it. */
+    private static final Browser BROWSER = Playwright.create(
+                    new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")))
             .chromium()
             .launch(new BrowserType.LaunchOptions()
                     .setExecutablePath(Path.of("/usr/bin/chromium"))
                     .setArgs(FLAGS));
+
+    private final BrowserContext context;
     private final List<String> complaints = new ArrayList<>();
     private final List<Request> requests = new ArrayList<>();
     private final String address;
@@ -50,10 +52,10 @@ public final class Desk implements AutoCloseable {
 
     public Desk(String address, int width, int height, ColorScheme scheme) {
         this.address = address;
-        BrowserContext context = browser.newContext(
+        this.context = BROWSER.newContext(
                 new Browser.NewContextOptions().setViewportSize(width, height).setColorScheme(scheme));
         this.page = context.newPage();
-        page.setDefaultTimeout(15_000);
+        page.setDefaultTimeout(30_000);
         page.onConsoleMessage(message -> {
             // A refused entry answers 422, which the browser reports as a failed load: that is no fault of the page.
             boolean refusal = message.text().contains("422");
@@ -266,7 +268,6 @@ public final class Desk implements AutoCloseable {
 
     @Override
     public void close() {
-        browser.close();
-        playwright.close();
+        context.close();
     }
 }

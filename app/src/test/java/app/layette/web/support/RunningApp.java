@@ -17,17 +17,40 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import org.junit.jupiter.api.extension.BeforeEachCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
 
-/** The packaged application as a process of its own, with the demo data in a new database; can be killed and restarted. */
-public final class RunningApp implements AutoCloseable {
-    private static final Duration LONGEST_START = Duration.ofSeconds(120);
+/**
+ * The packaged application as a process of its own, with the demo data; can be killed and restarted. One serves all
+ * journeys that run in this virtual machine, and every test begins with the demo data as it was loaded.
+ */
+public final class RunningApp implements BeforeEachCallback {
+    private static final Duration LONGEST_START = Duration.ofMinutes(4);
+    private static RunningApp shared;
 
     private final TestDatabase database = TestDatabase.create();
     private final int port = freePort();
     private Process process;
 
-    public RunningApp() {
+    private RunningApp() {
+        Runtime.getRuntime().addShutdownHook(new Thread(this::kill));
         start();
+        database.keep();
+    }
+
+    public static synchronized RunningApp shared() {
+        if (shared == null) {
+            shared = new RunningApp();
+        }
+        return shared;
+    }
+
+    @Override
+    public void beforeEach(ExtensionContext context) {
+        if (!process.isAlive()) {
+            start();
+        }
+        database.restore();
     }
 
     /** The kinds of a fitting's newest entries in their order, by child's name, as they stand in the database. */
@@ -58,7 +81,8 @@ public final class RunningApp implements AutoCloseable {
         ProcessBuilder builder = new ProcessBuilder(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-Xmx512m",
-                "-XX:TieredStopAtLevel=1",
+                // A connection may be cut by restoring the database at any time.
+                "-Dcom.zaxxer.hikari.aliveBypassWindowMs=0",
                 "-jar",
                 Path.of("target", "layette.jar").toString()));
         builder.environment().put("LAYETTE_MODE", "demo");
@@ -113,11 +137,6 @@ public final class RunningApp implements AutoCloseable {
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
-    }
-
-    @Override
-    public void close() {
-        kill();
     }
 
     private static int freePort() {

@@ -7,21 +7,46 @@ import java.sql.Statement;
 import java.util.UUID;
 
 /** A new, empty database in the throw-away cluster that {@code ./layette test} starts. */
-public record TestDatabase(String url, String password) {
+public record TestDatabase(String port, String name, String password) {
     public static final String USER = "layette";
 
     public static TestDatabase create() {
         String port = needed("LAYETTE_TEST_DB_PORT");
         String password = needed("LAYETTE_TEST_DB_PASSWORD");
         String name = "t_" + UUID.randomUUID().toString().replace("-", "");
-        String server = "jdbc:postgresql://127.0.0.1:" + port + "/";
-        try (Connection connection = DriverManager.getConnection(server + "postgres", USER, password);
+        TestDatabase made = new TestDatabase(port, name, password);
+        made.onServer("create database " + name);
+        return made;
+    }
+
+    public String url() {
+        return "jdbc:postgresql://127.0.0.1:" + port + "/" + name;
+    }
+
+    /** Keeps what is in it now; {@link #restore} brings that back. Whoever is connected is thrown out. */
+    public void keep() {
+        onServer(
+                "alter database " + name + " allow_connections false",
+                "select pg_terminate_backend(pid) from pg_stat_activity where datname = '" + name + "'",
+                "create database " + name + "_kept template " + name,
+                "alter database " + name + " allow_connections true");
+    }
+
+    /** As it was kept. Whoever is connected is thrown out and finds it again under the same name. */
+    public void restore() {
+        onServer("drop database " + name + " with (force)", "create database " + name + " template " + name + "_kept");
+    }
+
+    private void onServer(String... statements) {
+        String server = "jdbc:postgresql://127.0.0.1:" + port + "/postgres";
+        try (Connection connection = DriverManager.getConnection(server, USER, password);
                 Statement statement = connection.createStatement()) {
-            statement.execute("create database " + name);
+            for (String each : statements) {
+                statement.execute(each);
+            }
         } catch (SQLException e) {
             throw new IllegalStateException("The test database cannot be made; run the tests with ./layette test", e);
         }
-        return new TestDatabase(server + name, password);
     }
 
     private static String needed(String variable) {
