@@ -49,7 +49,7 @@ final class Changes {
     }
 
     private static Optional<Change> settingOf(Fact fact) {
-        if (fact instanceof Fact.SlotsSet || fact instanceof Fact.CrotchSet) {
+        if (fact instanceof Fact.SlotsSet || fact instanceof Fact.CrotchSet || fact instanceof Fact.WebbingMoved) {
             return Optional.of(Change.SLOT);
         }
         if (fact instanceof Fact.InsertSet) {

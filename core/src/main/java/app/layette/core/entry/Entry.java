@@ -22,4 +22,9 @@ public record Entry(UUID id, int seq, int seen, OffsetDateTime at, Author by, Ho
                     + ") itself or later ones; allowed 0 to " + (seq - 1));
         }
     }
+
+    /** The same entry saying something else; only for asking what if. */
+    Entry with(Fact other) {
+        return new Entry(id, seq, seen, at, by, how, corrects, other);
+    }
 }

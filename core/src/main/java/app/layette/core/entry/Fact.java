@@ -55,6 +55,18 @@ public sealed interface Fact {
     /** What the seat manual's page says on a handle position for driving. */
     record HandlePositionRead(String of, HandlePosition position, Said says) implements Fact {}
 
+    /**
+     * A layer under the straps, by its sort, or by its thickness as worn and under a snug strap; {@code null} where not
+     * measured. It only ever warns (HAR-9).
+     */
+    record LayerSeen(String of, Garment garment, Length loose, Length pressed) implements Fact {}
+
+    /**
+     * One move of a rethread (HAR-4), in its order. {@code strap} is {@code null} where the move is about both, {@code
+     * slot} where it goes through none.
+     */
+    record WebbingMoved(String of, WebbingMove move, Strap strap, Integer slot) implements Fact {}
+
     record InsertSet(String of, String piece, boolean in) implements Fact {}
 
     /** The slots as seen on shell and pad, both sides, and the loop on the splitter plate. */
@@ -194,6 +206,37 @@ public sealed interface Fact {
     enum Part {
         CARRIER,
         BASE
+    }
+
+    /** Usual layers under the straps. */
+    enum Garment {
+        FLEECE,
+        LIGHT_QUILT,
+        PADDED_COAT,
+        SNOWSUIT
+    }
+
+    /** The two shoulder webbings, as seen from in front of the child. */
+    enum Strap {
+        LEFT,
+        RIGHT
+    }
+
+    /** Moves of a rethread. */
+    enum WebbingMove {
+        LOOSENED,
+        SHELL_LIFTED_OUT,
+        OFF_PLATE,
+        THROUGH_SHELL,
+        THROUGH_PAD,
+        /** Fully home on the splitter plate. */
+        ON_PLATE,
+        /** Only half on: it comes off when pulled. */
+        HALF_ON,
+        TWISTED,
+        STRAIGHTENED,
+        /** Run tight and loose once, freely. */
+        RAN_FREE
     }
 
     /** What a page says. */

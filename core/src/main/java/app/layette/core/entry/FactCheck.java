@@ -86,6 +86,9 @@ public final class FactCheck {
         if (fact instanceof Fact.RollPlaced roll) {
             roll(roll);
         }
+        if (fact instanceof Fact.LayerSeen layer) {
+            layer(layer);
+        }
         if (fact instanceof Fact.QuantityRead read) {
             mass("mass", read.mass(), MassRange.SHEET);
             length("length", read.length(), LengthRange.GAP);
@@ -143,12 +146,42 @@ public final class FactCheck {
             number("leftPad", set.leftPad(), 1, slots);
             number("rightPad", set.rightPad(), 1, slots);
         }
+        if (fact instanceof Fact.WebbingMoved moved) {
+            webbing(moved, slots);
+        }
         if (fact instanceof Fact.DeviceSet set) {
             among("step", set.step(), deviceSteps());
         }
         if (fact instanceof Fact.InsertSet set) {
             among("piece", set.piece(), insertPieces());
         }
+    }
+
+    private void webbing(Fact.WebbingMoved moved, int slots) {
+        switch (moved.move()) {
+            case LOOSENED, SHELL_LIFTED_OUT, RAN_FREE -> {
+                return;
+            }
+            case THROUGH_SHELL, THROUGH_PAD -> {
+                needed("slot", moved.slot());
+                number("slot", moved.slot() == null ? 1 : moved.slot(), 1, slots);
+            }
+            default -> {
+                // Only the webbing has to be named.
+            }
+        }
+        needed("strap", moved.strap());
+    }
+
+    private void layer(Fact.LayerSeen layer) {
+        if (layer.loose() == null && layer.pressed() == null) {
+            needed("garment", layer.garment());
+            return;
+        }
+        needed("loose", layer.loose());
+        needed("pressed", layer.pressed());
+        length("loose", layer.loose(), LengthRange.LAYER);
+        length("pressed", layer.pressed(), LengthRange.LAYER);
     }
 
     private void quickSeat(Fact fact) {

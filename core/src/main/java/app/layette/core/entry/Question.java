@@ -46,7 +46,12 @@ public enum Question {
     SIDE_ELEMENT(RuleCode.CAB_12),
     /** A shell that turns, after it was turned to the door. */
     TURNED_BACK(RuleCode.SEC_7),
-    LIES_FLAT(RuleCode.HAR_12);
+    LIES_FLAT(RuleCode.HAR_12),
+    /** Whether the feet reach past the restraint's end or the vehicle seat back; asked only where a manual minds. */
+    FEET(RuleCode.SUIT_6),
+    /** Whether the caregiver can lift carrier and child just now. It advises and forbids nothing. */
+    LIFTING(RuleCode.SUIT_12),
+    COVERS(RuleCode.HAR_11);
 
     private final RuleCode rule;
 

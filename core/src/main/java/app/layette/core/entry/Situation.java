@@ -25,6 +25,7 @@ import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.VehicleSheet;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -51,6 +52,7 @@ public final class Situation {
     private final List<Changes.Placed> changes;
     private final AdoptedSheets sheets;
     private final Optional<VehicleSheet> carInstead;
+    private final Optional<SeatSheet> seatInstead;
 
     private Situation(Practice practice, Sheets sheets, FittingRecord record, Unit unit, LocalDate today) {
         this.practice = practice;
@@ -61,9 +63,11 @@ public final class Situation {
         this.changes = Changes.in(entries);
         this.sheets = AdoptedSheets.of(sheets, unit.sheet(), entries);
         this.carInstead = Optional.empty();
+        this.seatInstead = Optional.empty();
     }
 
-    private Situation(Situation other, List<Entry> entries, Optional<VehicleSheet> carInstead) {
+    private Situation(
+            Situation other, List<Entry> entries, Optional<VehicleSheet> carInstead, Optional<SeatSheet> seatInstead) {
         this.practice = other.practice;
         this.today = other.today;
         this.unit = other.unit;
@@ -72,6 +76,7 @@ public final class Situation {
         this.changes = Changes.in(entries);
         this.sheets = other.sheets;
         this.carInstead = carInstead;
+        this.seatInstead = seatInstead;
     }
 
     /**
@@ -101,6 +106,9 @@ public final class Situation {
 
     /** The adopted seat sheet, a draft without the values that a rule would lean on; empty when not at hand. */
     public Optional<SeatSheet> seat() {
+        if (seatInstead.isPresent()) {
+            return seatInstead;
+        }
         if (isQuickSeat()) {
             return newest(Fact.QuickSeatRead.class)
                     .filter(read -> read.how().isReadInDocument())
@@ -111,7 +119,7 @@ public final class Situation {
 
     /** Whether the seat is not on the shelf and is read from its label and manual here. */
     public boolean isQuickSeat() {
-        return unit.sheet().equals(QuickSeat.SHEET);
+        return seatInstead.isEmpty() && unit.sheet().equals(QuickSeat.SHEET);
     }
 
     /** The adopted vehicle sheet or the quick car, as far as it may be relied on. */
@@ -211,25 +219,72 @@ public final class Situation {
 
     /** The same fitting as if it were in another car, to ask the rules about it. It is never stored. */
     public Situation asIfIn(VehicleSheet otherCar) {
-        return new Situation(this, entries, Optional.of(otherCar));
+        return new Situation(this, entries, Optional.of(otherCar), seatInstead);
+    }
+
+    /**
+     * The same child and car as if another restraint were thought of, set up as {@code insert} says, to ask the rules
+     * about it. What was read, seen or set on the present restraint is forgotten, and heights measured on its insert are
+     * taken without it. It is never stored.
+     */
+    public Situation asIfInSeat(SeatSheet other, List<Fact.InsertSet> insert) {
+        List<Entry> kept = entries.stream()
+                .flatMap(entry ->
+                        ofChildOrCar(entry.fact())
+                                .map(fact -> fact.equals(entry.fact()) ? entry : entry.with(fact))
+                                .stream())
+                .collect(Collectors.toCollection(ArrayList::new));
+        // As if set before anything was looked at, so that it spoils no look.
+        for (Fact.InsertSet piece : insert) {
+            kept.add(0, asIf(0, piece));
+        }
+        return new Situation(this, List.copyOf(kept), carInstead, Optional.of(other.asReliedOn()));
+    }
+
+    private Optional<Fact> ofChildOrCar(Fact fact) {
+        if (fact instanceof Fact.LengthMeasured length && length.what() != Dimension.BODY) {
+            boolean onChild = length.what() == Dimension.SHOULDER || length.what() == Dimension.CROWN;
+            return onChild ? bare(length) : Optional.empty();
+        }
+        boolean kept = fact instanceof Fact.ChildDescribed
+                || fact instanceof Fact.Weighed
+                || fact instanceof Fact.LengthMeasured
+                || fact instanceof Fact.Ordered
+                || fact instanceof Fact.QuickCarSeen
+                || fact instanceof Fact.PermissionRead page && page.speaker() == Speaker.CAR
+                || fact instanceof Fact.QuantityRead read && read.speaker() == Speaker.CAR
+                || fact instanceof Fact.Answered answered
+                        && (answered.question() == Question.CONDITION || answered.question() == Question.REACH);
+        return kept ? Optional.of(fact) : Optional.empty();
+    }
+
+    private Optional<Fact> bare(Fact.LengthMeasured height) {
+        if (height.insert() == Fact.InsertState.BARE) {
+            return Optional.of(height);
+        }
+        return knowsInsert()
+                ? Optional.of(new Fact.LengthMeasured(
+                        height.of(), height.what(), height.length().minus(insertLift()), Fact.InsertState.BARE))
+                : Optional.empty();
+    }
+
+    private Entry asIf(int seq, Fact fact) {
+        return new Entry(
+                AS_IF, seq, seq - 1, today.atStartOfDay().atOffset(ZoneOffset.UTC), NOBODY, How.MEASURED, null, fact);
     }
 
     /**
      * The same fitting as if this place and method had just been chosen, to ask the rules about it. It is never stored.
      */
     public Situation asIfPlaced(PositionId place, Method byMethod) {
-        int seq = lastSeq() + 1;
-        Entry choice = new Entry(
-                AS_IF,
-                seq,
-                seq - 1,
-                today.atStartOfDay().atOffset(ZoneOffset.UTC),
-                NOBODY,
-                How.MEASURED,
-                null,
-                new Fact.Placed(unit.id(), place, byMethod));
+        return asIf(new Fact.Placed(unit.id(), place, byMethod));
+    }
+
+    /** The same fitting as if this had just been seen or set, to ask the rules about it. It is never stored. */
+    public Situation asIf(Fact fact) {
+        Entry thought = asIf(lastSeq() + 1, fact);
         return new Situation(
-                this, Stream.concat(entries.stream(), Stream.of(choice)).toList(), carInstead);
+                this, Stream.concat(entries.stream(), Stream.of(thought)).toList(), carInstead, seatInstead);
     }
 
     /** The chosen seating position, when the car has it. */

@@ -29,9 +29,11 @@ import app.layette.core.secure.PartsInUse;
 import app.layette.core.secure.RoutingAllowed;
 import app.layette.core.secure.SecuringAnswers;
 import app.layette.core.suit.AnchorLimit;
+import app.layette.core.suit.FeetPastEnd;
 import app.layette.core.suit.HeadRoom;
 import app.layette.core.suit.InsertAsSheet;
 import app.layette.core.suit.LengthFits;
+import app.layette.core.suit.Lifting;
 import app.layette.core.suit.Orders;
 import app.layette.core.suit.ScreeningDone;
 import app.layette.core.suit.SlotInReach;
@@ -75,6 +77,8 @@ public final class RuleBook {
                 new WeightFits(),
                 new LengthFits(),
                 new Orders(),
+                new FeetPastEnd(),
+                new Lifting(),
                 new ScreeningDone(),
                 new InsertAsSheet(),
                 new SlotInReach(),

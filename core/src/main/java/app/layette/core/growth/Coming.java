@@ -17,9 +17,16 @@ public record Coming(What what, Outlook outlook) {
         NEXT_BAND,
         /** Child and restraint together reach the lower anchors' limit (SUIT-10). */
         ANCHOR_LIMIT,
+        /** Rear-facing at least until then, by the profile (SUIT-11). */
+        REAR_FACING_UNTIL,
         OUTGROWN_BY_WEIGHT,
         OUTGROWN_BY_LENGTH,
         /** The head leaves less room above it than is asked (SUIT-3). */
-        OUTGROWN_BY_HEAD_ROOM
+        OUTGROWN_BY_HEAD_ROOM;
+
+        /** Whether the restraint no longer suits from then on. */
+        public boolean isOutgrown() {
+            return this == OUTGROWN_BY_WEIGHT || this == OUTGROWN_BY_LENGTH || this == OUTGROWN_BY_HEAD_ROOM;
+        }
     }
 }

@@ -36,6 +36,17 @@ public record Outlook(
                 rough || other.rough);
     }
 
+    /** When both are reached: the later of each. */
+    Outlook andAlso(Outlook other) {
+        return new Outlook(
+                later(earliest, other.earliest),
+                later(likely, other.likely),
+                later(latest, other.latest),
+                reached && other.reached,
+                horizon.isAfter(other.horizon) ? horizon : other.horizon,
+                rough || other.rough);
+    }
+
     private static Optional<LocalDate> earlier(Optional<LocalDate> a, Optional<LocalDate> b) {
         if (a.isEmpty() || b.isEmpty()) {
             return a.or(() -> b);

@@ -9,12 +9,14 @@ import app.layette.core.entry.Stamped;
 import app.layette.core.growth.Coming.What;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
+import app.layette.core.practice.PracticeProfile;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.InsertPiece;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.seat.WeightBand;
 import app.layette.core.suit.AnchorLimit;
 import app.layette.core.suit.HeadRoom;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -22,6 +24,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /** What growing will bring to this child in this restraint, from the latest measures on. A new measure re-plans it all. */
 public final class WhatComesNext {
@@ -52,9 +55,41 @@ public final class WhatComesNext {
         WhatComesNext next = new WhatComesNext(situation, situation.seat().get(), child.get());
         situation.weight().ifPresent(next::byWeight);
         situation.measured(Dimension.BODY).ifPresent(next::byLength);
-        next.coming.sort(Comparator.comparing(
-                each -> each.outlook().likely().orElse(each.outlook().horizon())));
+        next.rearFacing(child.get().born());
+        next.coming.sort(Comparator.comparing(each -> each.outlook().likely().orElse(LocalDate.MAX)));
         return List.copyOf(next.coming);
+    }
+
+    /**
+     * When a child that is too light for this restraint, or whose shoulder lies below its lowest slot, is big enough:
+     * the later of the two. Empty where neither can be dated.
+     */
+    public static Optional<Outlook> bigEnough(Situation situation) {
+        Optional<Child> child = situation.child().map(Stamped::value);
+        if (child.isEmpty() || situation.seat().isEmpty()) {
+            return Optional.empty();
+        }
+        WhatComesNext next = new WhatComesNext(situation, situation.seat().get(), child.get());
+        return Stream.of(next.heavyEnough(), next.tallEnough())
+                .flatMap(Optional::stream)
+                .filter(outlook -> !outlook.reached())
+                .max(Comparator.comparing(outlook -> outlook.likely().orElse(outlook.horizon())));
+    }
+
+    private Optional<Outlook> heavyEnough() {
+        return situation
+                .weight()
+                .flatMap(weight ->
+                        seat.limits().weightMin().value().map(min -> growth.weight(weight.value(), weight.on(), min)));
+    }
+
+    private Optional<Outlook> tallEnough() {
+        Optional<Length> lowest =
+                seat.shell().slots().value().flatMap(slots -> slots.stream().findFirst());
+        return situation
+                .measured(Dimension.BODY)
+                .flatMap(measured -> lowest.map(slot -> growth.shoulder(
+                        measured.value().length(), measured.on(), bare(Dimension.SHOULDER), slot, insertLift())));
     }
 
     private void byWeight(Stamped<Mass> weight) {
@@ -111,6 +146,20 @@ public final class WhatComesNext {
                         What.NEXT_SLOT,
                         growth.shoulder(length.value(), length.on(), bare(Dimension.SHOULDER), slot, insertLift()))));
         headLimit().ifPresent(limit -> coming.add(new Coming(What.OUTGROWN_BY_HEAD_ROOM, crown(length, limit))));
+    }
+
+    /** SUIT-11: the age, which counts from birth, and the length where one is asked besides: the later of the two. */
+    private void rearFacing(LocalDate born) {
+        PracticeProfile.RearFacing least = situation.practice().profile().rearFacing();
+        LocalDate oldEnough = born.plusMonths(least.months());
+        Outlook byAge = new Outlook(
+                Optional.of(oldEnough), Optional.of(oldEnough), Optional.of(oldEnough), false, oldEnough, false);
+        Optional<Outlook> byLength = Optional.ofNullable(least.length())
+                .flatMap(asked -> situation
+                        .measured(Dimension.BODY)
+                        .map(measured -> growth.length(measured.value().length(), measured.on(), asked)));
+        coming.add(
+                new Coming(What.REAR_FACING_UNTIL, byLength.map(byAge::andAlso).orElse(byAge)));
     }
 
     /** The slot above the one in use. */

@@ -3,7 +3,9 @@ package app.layette.core.harness;
 import static app.layette.core.finding.RuleCode.HAR_10;
 import static app.layette.core.finding.RuleCode.HAR_7;
 import static app.layette.core.finding.RuleCode.HAR_8;
+import static app.layette.core.finding.RuleCode.HAR_9;
 
+import app.layette.core.entry.Fact;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
@@ -11,11 +13,13 @@ import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
+import app.layette.core.measure.Length;
 import app.layette.core.practice.PracticeProfile.SnugTest;
 import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.Verdict;
+import app.layette.core.rule.WhereThere;
 import app.layette.core.seat.Harness;
 import app.layette.core.seat.SeatSheet;
 import java.util.List;
@@ -23,13 +27,22 @@ import java.util.Optional;
 
 /** The harness rules that an answer by eye decides: HAR-4, SUIT-5, HAR-7 to HAR-10. */
 public final class HarnessAnswers {
+    /** HAR-11: covers on the straps as the sheet says, clear of the clip, off the neck. */
+    public static final WhereThere<Harness.Covers> COVERS = new WhereThere<>(
+            Conclusion.COVERS,
+            Question.COVERS,
+            seat -> seat.harness().covers(),
+            covers -> covers != Harness.Covers.NONE,
+            "covers");
+
     private HarnessAnswers() {}
 
     public static List<Rule> rules() {
         return List.of(
                 new AnsweredByEye(Conclusion.WEBBING, Question.WEBBING),
                 new AnsweredByEye(Conclusion.SNUG_AT_SHORTEST, Question.SNUG_SHORTEST),
-                new AnsweredByEye(Conclusion.CLOTHING, Question.CLOTHING),
+                new Clothing(),
+                COVERS,
                 new AnsweredByEye(Conclusion.SUPPORT, Question.SUPPORT, HarnessAnswers::rolls),
                 new Snug(),
                 new Clip());
@@ -69,6 +82,33 @@ public final class HarnessAnswers {
                         Finding.of(HAR_7, Weight.NOT_KNOWN, "testNotLooked").changedBy("SEAT_MANUAL"));
             }
             return new AnsweredByEye(Conclusion.SNUG_TEST, Question.SNUG).judge(situation);
+        }
+    }
+
+    /** HAR-9: nothing thick under the harness; an estimate of what a layer hides may warn besides, and passes nothing. */
+    private static final class Clothing implements Rule {
+        @Override
+        public Conclusion conclusion() {
+            return Conclusion.CLOTHING;
+        }
+
+        @Override
+        public Verdict judge(Situation situation) {
+            Verdict looked = new AnsweredByEye(Conclusion.CLOTHING, Question.CLOTHING).judge(situation);
+            Optional<Stamped<Fact.LayerSeen>> layer = situation.newest(Fact.LayerSeen.class);
+            if (!(looked instanceof Verdict.Judged judged) || layer.isEmpty()) {
+                return looked;
+            }
+            // A direct check that came later has the last word.
+            boolean newer = layer.get().isAfter(situation.answer(Question.CLOTHING));
+            ClothingSlack slack = ClothingSlack.under(layer.get().value());
+            return newer && slack.shoulder().isMoreThan(Length.ZERO)
+                    ? judged.andAlso(Finding.of(HAR_9, Weight.ADVISE, "mayHide")
+                            .with("shoulder", slack.shoulder())
+                            .with("withHips", slack.withHips())
+                            .changedBy("CLOTHING")
+                            .build())
+                    : looked;
         }
     }
 

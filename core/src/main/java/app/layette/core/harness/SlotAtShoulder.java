@@ -5,6 +5,7 @@ import static app.layette.core.finding.RuleCode.HAR_2;
 import static app.layette.core.finding.RuleCode.HAR_4;
 
 import app.layette.core.entry.Fact.SlotsSet;
+import app.layette.core.entry.Fact.WebbingMoved;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
@@ -37,6 +38,10 @@ public final class SlotAtShoulder implements Rule {
         Optional<Stamped<SlotsSet>> set = situation.newest(SlotsSet.class);
         if (shoulder.isEmpty() || set.isEmpty()) {
             return Verdict.open(shoulder.isEmpty() ? "SHOULDER" : "SLOTS");
+        }
+        if (situation.history(WebbingMoved.class).stream()
+                .anyMatch(moved -> moved.seq() > set.get().seq())) {
+            return Verdict.open("RETHREAD");
         }
         if (shoulder.get().count() == 0) {
             return Verdict.judged(

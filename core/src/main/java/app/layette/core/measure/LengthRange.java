@@ -26,6 +26,9 @@ public record LengthRange(Length min, Length max) {
     /** Thickness of one layer of a cloth: 0.5 to 30 mm. */
     public static final LengthRange CLOTH_THICKNESS = ofMillimetres(0.5, 30);
 
+    /** A layer under the straps, as worn or pressed: 0 to 80 mm. */
+    public static final LengthRange LAYER = ofMillimetres(0, 80);
+
     /** A side of a cloth, or what is rolled of it: 20 mm to 3 m. */
     public static final LengthRange CLOTH = ofMillimetres(20, 3000);
 

@@ -22,6 +22,8 @@ import app.layette.core.measure.UnitSystem;
  * @param newbornDays below this corrected age in days a child counts as newborn
  * @param slotFarBelow a slot further than this below the shoulder is worth saying (HAR-2)
  * @param anchorLimit used where both manuals were read and are silent (SUIT-10)
+ * @param rearFacing how long a child stays rear-facing at least (SUIT-11)
+ * @param breaks how long it stays in the seat at a time (JRN-1)
  */
 public record PracticeProfile(
         String id,
@@ -38,7 +40,25 @@ public record PracticeProfile(
         int recallDays,
         int newbornDays,
         Length slotFarBelow,
-        AnchorLimitDefault anchorLimit) {
+        AnchorLimitDefault anchorLimit,
+        RearFacing rearFacing,
+        Breaks breaks) {
+
+    /**
+     * How long a child stays rear-facing at least (SUIT-11). Legal ages count from birth.
+     *
+     * @param months of age
+     * @param length that has to be reached besides; {@code null} where none is asked
+     */
+    public record RearFacing(int months, Length length) {}
+
+    /**
+     * How long a child stays in the seat at a time (JRN-1).
+     *
+     * @param firstWeeksMinutes below four weeks of corrected age
+     * @param laterMinutes from then on
+     */
+    public record Breaks(int firstWeeksMinutes, int laterMinutes) {}
 
     /** Ways to test that the harness is snug (HAR-7). */
     public enum SnugTest {

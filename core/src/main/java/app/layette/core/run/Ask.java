@@ -29,6 +29,8 @@ public record Ask(Kind kind, String key, boolean answered, boolean optional) {
         LABEL,
         INSERT,
         SHOULDER,
+        /** A layer under the straps, to say what it may hide. */
+        LAYER,
         SLOTS,
         CROTCH,
         PLACE,

@@ -14,6 +14,7 @@ import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.gate.Gate;
+import app.layette.core.harness.HarnessAnswers;
 import app.layette.core.harness.ShoulderAndSlots;
 import app.layette.core.recline.RollAllowed;
 import app.layette.core.rule.Conclusion;
@@ -26,6 +27,7 @@ import app.layette.core.seat.SeatSheet;
 import app.layette.core.secure.BeltRules;
 import app.layette.core.secure.LockTable;
 import app.layette.core.secure.PartsInUse;
+import app.layette.core.suit.FeetPastEnd;
 import app.layette.core.suit.ScreeningDone;
 import app.layette.core.vehicle.Belt;
 import java.util.ArrayList;
@@ -54,13 +56,7 @@ final class StepAsks {
             case LABEL -> label();
             case HISTORY_STEP -> questions(Question.HISTORY, Question.CRASH, Question.RECALL);
             case PARTS_STEP -> questions(Question.PARTS, Question.MANUALS);
-            case FITS ->
-                List.of(
-                        new Ask(Kind.WEIGHT, "", situation.weight().isPresent() && isGood(Conclusion.WEIGHT)),
-                        new Ask(
-                                Kind.LENGTH,
-                                "",
-                                situation.measured(Dimension.BODY).isPresent()));
+            case FITS -> fits();
             case INSERT_STEP -> insert();
             case SHOULDER ->
                 List.of(
@@ -128,6 +124,22 @@ final class StepAsks {
         return asks;
     }
 
+    private List<Ask> fits() {
+        List<Ask> asks = new ArrayList<>();
+        asks.add(new Ask(Kind.WEIGHT, "", situation.weight().isPresent() && isGood(Conclusion.WEIGHT)));
+        asks.add(new Ask(Kind.LENGTH, "", situation.measured(Dimension.BODY).isPresent()));
+        if (isRequired(Conclusion.FEET) && FeetPastEnd.isAsked(situation)) {
+            asks.add(question(Question.FEET, Conclusion.FEET));
+        }
+        if (isRequired(Conclusion.LIFTING)) {
+            asks.add(Ask.offered(
+                    Kind.QUESTION,
+                    Question.LIFTING.name(),
+                    situation.answer(Question.LIFTING).isPresent()));
+        }
+        return asks;
+    }
+
     private List<Ask> insert() {
         List<InsertPiece> pieces =
                 situation.seat().map(SeatSheet::insert).flatMap(Evidence::value).orElse(List.of());
@@ -138,7 +150,7 @@ final class StepAsks {
     }
 
     private List<Ask> thread() {
-        return List.of(
+        List<Ask> asks = new ArrayList<>(List.of(
                 new Ask(
                         Kind.SLOTS,
                         "",
@@ -148,7 +160,11 @@ final class StepAsks {
                         "",
                         situation.newest(Fact.CrotchSet.class).isPresent() && isSettled(Conclusion.CROTCH)),
                 question(Question.WEBBING, Conclusion.WEBBING),
-                question(Question.SNUG_SHORTEST, Conclusion.SNUG_AT_SHORTEST));
+                question(Question.SNUG_SHORTEST, Conclusion.SNUG_AT_SHORTEST)));
+        if (HarnessAnswers.COVERS.isThereIn(situation)) {
+            asks.add(question(Question.COVERS, Conclusion.COVERS));
+        }
+        return asks;
     }
 
     private List<Ask> device() {
@@ -302,6 +318,10 @@ final class StepAsks {
     private List<Ask> harness() {
         List<Ask> asks = new ArrayList<>();
         asks.add(question(Question.CLOTHING, Conclusion.CLOTHING));
+        if (isThick()) {
+            asks.add(Ask.offered(
+                    Kind.LAYER, "", situation.newest(Fact.LayerSeen.class).isPresent()));
+        }
         asks.add(question(Question.SNUG, Conclusion.SNUG_TEST));
         boolean statedNone = situation
                 .seat()
@@ -318,6 +338,13 @@ final class StepAsks {
         }
         asks.add(question(Question.SUPPORT, Conclusion.SUPPORT));
         return asks;
+    }
+
+    private boolean isThick() {
+        return situation
+                .answer(Question.CLOTHING)
+                .filter(answer -> !answer.value().equals("THIN"))
+                .isPresent();
     }
 
     private List<Ask> teach() {

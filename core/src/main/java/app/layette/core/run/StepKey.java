@@ -13,10 +13,12 @@ import static app.layette.core.rule.Conclusion.CAUTIONS;
 import static app.layette.core.rule.Conclusion.CLICK_AND_LIFT;
 import static app.layette.core.rule.Conclusion.CLIP;
 import static app.layette.core.rule.Conclusion.CLOTHING;
+import static app.layette.core.rule.Conclusion.COVERS;
 import static app.layette.core.rule.Conclusion.CRASH;
 import static app.layette.core.rule.Conclusion.CROTCH;
 import static app.layette.core.rule.Conclusion.END_STRAPS;
 import static app.layette.core.rule.Conclusion.EXPIRY;
+import static app.layette.core.rule.Conclusion.FEET;
 import static app.layette.core.rule.Conclusion.FLOOR_AND_LEG;
 import static app.layette.core.rule.Conclusion.GAP;
 import static app.layette.core.rule.Conclusion.HANDLE;
@@ -30,6 +32,7 @@ import static app.layette.core.rule.Conclusion.LENGTH;
 import static app.layette.core.rule.Conclusion.LEVEL;
 import static app.layette.core.rule.Conclusion.LEVEL_GROUND;
 import static app.layette.core.rule.Conclusion.LIES_FLAT;
+import static app.layette.core.rule.Conclusion.LIFTING;
 import static app.layette.core.rule.Conclusion.LOCK_OFF;
 import static app.layette.core.rule.Conclusion.LOCK_PROOF;
 import static app.layette.core.rule.Conclusion.MANUALS;
@@ -69,10 +72,10 @@ public enum StepKey {
     LABEL(Phase.SEAT_AND_CHILD, SHEETS_CURRENT, SHEET_MATCHES_LABEL, EXPIRY, APPROVAL, BASE_FITS_CARRIER),
     HISTORY_STEP(Phase.SEAT_AND_CHILD, HISTORY, CRASH, RECALL),
     PARTS_STEP(Phase.SEAT_AND_CHILD, PARTS, MANUALS),
-    FITS(Phase.SEAT_AND_CHILD, WEIGHT, LENGTH),
+    FITS(Phase.SEAT_AND_CHILD, WEIGHT, LENGTH, FEET, LIFTING),
     INSERT_STEP(Phase.SEAT_AND_CHILD, INSERT),
     SHOULDER(Phase.SEAT_AND_CHILD, SLOT_IN_REACH, HEAD_ROOM),
-    THREAD(Phase.SEAT_AND_CHILD, SLOT, CROTCH, WEBBING, SNUG_AT_SHORTEST),
+    THREAD(Phase.SEAT_AND_CHILD, SLOT, CROTCH, WEBBING, COVERS, SNUG_AT_SHORTEST),
     PLACE(Phase.CAR, AIRBAG, VEHICLE_SEAT, OWN_ANCHORS, ANCHOR_LIMIT, ROUTING_ALLOWED, BED_PLACE, LAY_FLAT_PLACES),
     GROUND(Phase.CAR, LEVEL_GROUND),
     PREPARE(Phase.CAR),

@@ -12,14 +12,24 @@ import java.util.List;
  * @param loops of the webbing on the splitter plate and the slots each is for
  * @param snugTest the manual's own test, which wins over the profile's (HAR-7)
  * @param clip whether there is a chest clip (HAR-8)
+ * @param covers whether the sheet wants covers on the straps (HAR-11)
  */
-public record Harness(Evidence<List<Loop>> loops, Evidence<SnugTest> snugTest, Evidence<Boolean> clip) {
-    static final Harness NOT_LOOKED = new Harness(null, null, null);
+public record Harness(
+        Evidence<List<Loop>> loops, Evidence<SnugTest> snugTest, Evidence<Boolean> clip, Evidence<Covers> covers) {
+    static final Harness NOT_LOOKED = new Harness(null, null, null, null);
+
+    /** What the sheet says about covers on the shoulder straps. */
+    public enum Covers {
+        REQUIRED,
+        OPTIONAL,
+        NONE
+    }
 
     public Harness {
         loops = orNotLooked(loops);
         snugTest = orNotLooked(snugTest);
         clip = orNotLooked(clip);
+        covers = orNotLooked(covers);
     }
 
     /**

@@ -21,6 +21,7 @@ import java.util.stream.Stream;
  * @param widthShell across the shell (CAB-13)
  * @param widthBase across the base
  * @param outline of the restraint in the side view, base and carrier together (CAB-10)
+ * @param innerShellLiftsOut whether an inner shell lifts out of the carrier (SUIT-12, HAR-4)
  */
 public record Shell(
         Evidence<Length> top,
@@ -31,8 +32,9 @@ public record Shell(
         Evidence<Mass> baseMass,
         Evidence<List<OutlinePoint>> outline,
         Evidence<Length> widthShell,
-        Evidence<Length> widthBase) {
-    static final Shell NOT_LOOKED = new Shell(null, null, null, null, null, null, null, null, null);
+        Evidence<Length> widthBase,
+        Evidence<Boolean> innerShellLiftsOut) {
+    static final Shell NOT_LOOKED = new Shell(null, null, null, null, null, null, null, null, null, null);
 
     public Shell {
         top = orNotLooked(top);
@@ -44,6 +46,7 @@ public record Shell(
         outline = orNotLooked(outline);
         widthShell = orNotLooked(widthShell);
         widthBase = orNotLooked(widthBase);
+        innerShellLiftsOut = orNotLooked(innerShellLiftsOut);
     }
 
     /** What it takes beside another restraint: the wider of shell and base; empty when neither is known. */

@@ -66,7 +66,8 @@ public final class HeadRoom implements Rule {
                         .map(seat -> seat.shell())
                         .map(Shell::top)
                         .flatMap(Evidence::value)
-                        .map(top -> crown.with(top.minus(crown.value()))));
+                        .map(top ->
+                                crown.with(top.isLessThan(crown.value()) ? Length.ZERO : top.minus(crown.value()))));
         Optional<Stamped<Length>> byEye =
                 situation.answer(Question.HEAD_ROOM).map(answer -> answer.with(leastOf(answer.value())));
         return byTape.filter(tape -> tape.isAfter(byEye)).or(() -> byEye);

@@ -91,7 +91,10 @@ class GateTest {
                 "END_STRAPS",
                 "SIDE_ELEMENT",
                 "TURNED_BACK",
-                "LIES_FLAT"
+                "LIES_FLAT",
+                "FEET",
+                "LIFTING",
+                "COVERS"
             })
     void eachAnswerIsMissed(Question question) {
         FittingPlan plan = FittingBuilder.ready().without(question).plan();

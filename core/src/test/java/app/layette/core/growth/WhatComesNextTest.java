@@ -34,6 +34,7 @@ class WhatComesNextTest {
                         What.NEXT_SLOT,
                         What.INSERT_OUT,
                         What.ANCHOR_LIMIT,
+                        What.REAR_FACING_UNTIL,
                         What.OUTGROWN_BY_WEIGHT,
                         What.OUTGROWN_BY_LENGTH,
                         What.OUTGROWN_BY_HEAD_ROOM);
@@ -87,12 +88,13 @@ class WhatComesNextTest {
     }
 
     @Test
-    void withoutMeasuresNothingIsForetold() {
+    void withoutMeasuresOnlyAgeIsForetold() {
         assertThat(WhatComesNext.of(FittingBuilder.ready()
                         .without(fact -> fact instanceof Fact.Weighed || fact instanceof Fact.LengthMeasured)
                         .plan()
                         .situation()))
-                .isEmpty();
+                .extracting(Coming::what)
+                .containsExactly(What.REAR_FACING_UNTIL);
     }
 
     @Test

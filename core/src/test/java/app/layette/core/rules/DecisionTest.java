@@ -82,12 +82,13 @@ class DecisionTest {
     }
 
     static Stream<Decision> decisions() {
-        return lines().map(Decision::of);
+        return lines("decisions.csv").map(Decision::of);
     }
 
-    private static Stream<String> lines() {
+    /** The rows of a file without its comments. */
+    static Stream<String> lines(String file) {
         try (BufferedReader reader = new BufferedReader(new InputStreamReader(
-                Objects.requireNonNull(DecisionTest.class.getResourceAsStream("/app/layette/core/decisions.csv")),
+                Objects.requireNonNull(DecisionTest.class.getResourceAsStream("/app/layette/core/" + file)),
                 StandardCharsets.UTF_8))) {
             return reader
                     .lines()
@@ -132,7 +133,7 @@ class DecisionTest {
         assertThat(decisions().map(Decision::toString)).doesNotHaveDuplicates();
     }
 
-    private static void give(FittingBuilder fitting, Method method, String given) {
+    static void give(FittingBuilder fitting, Method method, String given) {
         String[] words = given.split("\\s+", 2);
         String rest = words.length > 1 ? words[1] : "";
         switch (words[0]) {

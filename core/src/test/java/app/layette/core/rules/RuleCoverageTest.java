@@ -22,6 +22,7 @@ class RuleCoverageTest {
                 .flatMap(each -> each)
                 .map(RuleCase::code)
                 .collect(Collectors.toSet());
+        ChildAndHarnessTest.rows().map(ChildAndHarnessTest.Row::rule).forEach(tested::add);
         DecisionTest.decisions().map(DecisionTest.Decision::rule).forEach(tested::add);
         Set<RuleCode> required =
                 Arrays.stream(Conclusion.values()).map(Conclusion::code).collect(Collectors.toSet());

@@ -1,0 +1,5 @@
+/**
+ * Which restraint? Every sheet of the shelf is asked what the gate would ask once it is fitted, as far as that can be
+ * said beforehand for this child and this car, and ranked (SUIT).
+ */
+package app.layette.core.choice;

@@ -1,0 +1,48 @@
+package app.layette.core.suit;
+
+import static app.layette.core.finding.RuleCode.SUIT_12;
+
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.measure.Mass;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import app.layette.core.seat.SeatSheet;
+import java.util.Optional;
+
+/**
+ * SUIT-12: what the caregiver would have to lift, carrier and child, against what they say they can. It advises a shell
+ * that lifts out, a lighter carrier, or leaving the carrier in its place; it forbids nothing, and nobody has to answer.
+ */
+public final class Lifting implements Rule {
+    @Override
+    public Conclusion conclusion() {
+        return Conclusion.LIFTING;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        Optional<String> answer = situation.answer(Question.LIFTING).map(Stamped::value);
+        boolean can = answer.filter(said -> said.equals("CAN")).isPresent();
+        if (answer.isEmpty() || can) {
+            return Verdict.judged(Finding.of(SUIT_12, Weight.HOLDS, can ? "can" : "notAsked"));
+        }
+        Finding.Builder finding = Finding.of(SUIT_12, Weight.ADVISE, "leaveInPlace");
+        together(situation).ifPresent(mass -> finding.with("together", mass));
+        return Verdict.judged(finding.changedBy("LIFTING"));
+    }
+
+    /** Child and carrier together; empty while either is not known. */
+    public static Optional<Mass> together(Situation situation) {
+        Optional<Mass> carrier = situation
+                .seat()
+                .map(SeatSheet::shell)
+                .flatMap(shell -> shell.carrierMass().value());
+        return carrier.flatMap(
+                mass -> situation.weight().map(weight -> weight.value().plus(mass)));
+    }
+}
