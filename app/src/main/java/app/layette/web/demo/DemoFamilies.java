@@ -87,6 +87,12 @@ class DemoFamilies {
         TwinFamilies twins = new TwinFamilies(viewing.today(point));
         store(twins.ida(begin(point, "W-1055", "Ida", new SheetVersion("wrenfold-thimble", 3), 5)), point, MARIT);
         store(twins.otto(begin(point, "W-1056", "Otto", new SheetVersion("wrenfold-bobbin", 1), 4)), point, MARIT);
+        HarnessFamilies harness = new HarnessFamilies(viewing.today(point));
+        store(
+                harness.grownPastTheInsert(
+                        begin(point, "W-1057", "Philippa", new SheetVersion("wrenfold-thimble", 3), 3)),
+                point,
+                MARIT);
         store(ready(point), point, MARIT);
     }
 

@@ -222,11 +222,13 @@ final class CarAsks extends AskForms {
 
     AskView end(Ask ask) {
         String kind = "ended";
+        boolean bedside = situation.isBedside();
+        Fact.Ending good = bedside ? Fact.Ending.TAUGHT : Fact.Ending.HANDED_OVER;
         Form handOver = new Form(
-                hidden(kind, Fittings.UNIT, "ending", Fact.Ending.HANDED_OVER.name()),
+                hidden(kind, Fittings.UNIT, "ending", good.name()),
                 List.of(),
                 List.of(),
-                words.say("submit.handOver"));
+                words.say(bedside ? "submit.taught" : "submit.handOver"));
         Form left = new Form(
                         hidden(kind, Fittings.UNIT, "ending", Fact.Ending.LEFT_WITH_OPEN_FINDINGS.name()),
                         List.of(),

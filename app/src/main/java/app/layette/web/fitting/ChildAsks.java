@@ -10,6 +10,7 @@ import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.harness.ShoulderAndSlots;
+import app.layette.core.measure.Length;
 import app.layette.core.run.Ask;
 import app.layette.core.seat.InsertPiece;
 import app.layette.formats.svg.AnswerPicture;
@@ -23,6 +24,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** The asks about the child and what is set to it. */
 final class ChildAsks extends AskForms {
@@ -78,13 +81,24 @@ final class ChildAsks extends AskForms {
         Form form = new Form(
                 hidden("weighed", Fittings.RIDER),
                 List.of(),
-                List.of(input("weighed", "mass", "text", "", "6 lb 8 oz, 2.95 kg")),
+                List.of(
+                        input("weighed", "mass", "text", "", "6 lb 8 oz, 2.95 kg"),
+                        select("weighed", "how", "measured", sources())),
                 words.say("submit.weight"));
         String current = situation
                 .weight()
                 .map(weight -> words.both(weight.value()) + ", " + day(weight))
                 .orElse("");
         return new AskView(id(ask), words.say("ask.WEIGHT"), "", ask.answered(), current, List.of(form));
+    }
+
+    /** Where a measure comes from; the newest of the best known is trusted. */
+    private Map<String, String> sources() {
+        Map<String, String> sources = new LinkedHashMap<>();
+        for (String source : List.of("measured", "label", "told", "simulated")) {
+            sources.put(source, words.say("source." + source));
+        }
+        return sources;
     }
 
     AskView length(Ask ask) {
@@ -98,7 +112,13 @@ final class ChildAsks extends AskForms {
                 "",
                 ask.answered(),
                 current,
-                List.of(tape(Dimension.BODY, Fittings.RIDER, "49.5 cm, 19 1/2 in")));
+                List.of(new Form(
+                        hidden("lengthMeasured", Fittings.RIDER, "what", Dimension.BODY.name()),
+                        List.of(),
+                        List.of(
+                                input("lengthMeasured", "length", "text", "", "49.5 cm, 19 1/2 in"),
+                                select("lengthMeasured", "how", "measured", sources())),
+                        words.say("submit.measure"))));
     }
 
     /** The day of a measure; one that an earlier fitting left says so. */
@@ -191,11 +211,34 @@ final class ChildAsks extends AskForms {
                 .flatMap(weight -> piece.useAt(weight.value()))
                 .map(use -> words.say("insert." + use))
                 .orElse(words.say("insert.NO_BAND"));
+        String compared = Stream.of(true, false)
+                .map(isIn -> withPiece(piece, isIn))
+                .flatMap(Optional::stream)
+                .collect(Collectors.joining(" "));
         String current =
                 in.map(each -> words.say(each ? "insert.in" : "insert.out")).orElse("");
         Form form = new Form(hidden("insertSet", Fittings.UNIT, "piece", piece.key()), buttons, List.of(), "");
         return new AskView(
-                id(ask), say("ask.INSERT", "piece", piece.name()), help, ask.answered(), current, List.of(form));
+                id(ask),
+                say("ask.INSERT", "piece", piece.name()),
+                (help + " " + compared).strip(),
+                ask.answered(),
+                current,
+                List.of(form));
+    }
+
+    /** Where the shoulder lies with a piece in or out; nothing for one that lifts nobody, or an unmeasured shoulder. */
+    private Optional<String> withPiece(InsertPiece piece, boolean in) {
+        if (piece.lift().equals(Length.ZERO)) {
+            return Optional.empty();
+        }
+        return ShoulderAndSlots.in(situation.asIf(new Fact.InsertSet(Fittings.UNIT, piece.key(), in)))
+                .flatMap(there -> there.shoulder()
+                        .map(height -> words.say(
+                                in ? "insert.with" : "insert.without",
+                                Map.of(
+                                        "height", Argument.of(height),
+                                        "slot", Argument.of(there.best())))));
     }
 
     AskView shoulder(Ask ask) {
@@ -230,6 +273,34 @@ final class ChildAsks extends AskForms {
                 ask.answered(),
                 current,
                 List.of(byEye, tape(Dimension.SHOULDER, Fittings.RIDER, "21 cm, 8 1/4 in")));
+    }
+
+    /** A layer under the straps: by its sort, or by how thick it is. */
+    AskView layer(Ask ask) {
+        String kind = "layerSeen";
+        Optional<Fact.LayerSeen> seen = situation.newest(Fact.LayerSeen.class).map(Stamped::value);
+        Form bySort = new Form(
+                hidden(kind, Fittings.RIDER),
+                buttons("garment", Fact.Garment.class, "garment", seen.map(Fact.LayerSeen::garment)),
+                List.of(),
+                "");
+        Form byTape = new Form(
+                hidden(kind, Fittings.RIDER),
+                List.of(),
+                List.of(
+                        input(kind, "loose", "text", "", "18 mm, 3/4 in"),
+                        input(kind, "pressed", "text", "", "4 mm, 1/8 in")),
+                words.say("submit.layer"));
+        String current = seen.map(Fact.LayerSeen::garment)
+                .map(garment -> words.say("garment." + garment))
+                .orElse("");
+        return new AskView(
+                id(ask),
+                words.say("ask.LAYER"),
+                words.say("ask.LAYER.help"),
+                ask.answered(),
+                current,
+                List.of(bySort, byTape));
     }
 
     AskView headRoom(Ask ask) {

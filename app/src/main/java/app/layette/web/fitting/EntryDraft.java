@@ -15,7 +15,7 @@ import java.util.UUID;
  * @param corrects the entry whose place it takes; {@code null} when none
  * @param fact what it says
  */
-record EntryDraft(UUID id, int seen, OffsetDateTime at, How how, UUID corrects, Fact fact) {
+public record EntryDraft(UUID id, int seen, OffsetDateTime at, How how, UUID corrects, Fact fact) {
     static EntryDraft now(How how, int seen, Fact fact) {
         return new EntryDraft(UUID.randomUUID(), seen, null, how, null, fact);
     }

@@ -171,6 +171,9 @@ final class FactForm {
         if (component.getDeclaringRecord() == Fact.RollPlaced.class) {
             return FactCheck.rollRange(component.getName());
         }
+        if (component.getDeclaringRecord() == Fact.LayerSeen.class) {
+            return LengthRange.LAYER;
+        }
         if (component.getDeclaringRecord() != Fact.LengthMeasured.class) {
             return LengthRange.GAP;
         }
@@ -229,7 +232,12 @@ final class FactForm {
                     "thickness",
                     "layers",
                     "rolled",
-                    "underFoot" -> false;
+                    "underFoot",
+                    "garment",
+                    "loose",
+                    "pressed",
+                    "strap",
+                    "slot" -> false;
             case "mass", "length" -> component.getDeclaringRecord() != Fact.QuantityRead.class;
             case "model" -> component.getDeclaringRecord() == Fact.QuickSeatRead.class;
             case "made" -> false;

@@ -19,6 +19,8 @@ import app.layette.core.fitting.PlanDifference;
 import app.layette.core.measure.Mass;
 import app.layette.core.practice.Practice;
 import app.layette.core.practice.PracticeProfile;
+import app.layette.core.rethread.Move;
+import app.layette.core.rethread.ShellBack;
 import app.layette.core.ride.EarlierClearing;
 import app.layette.core.seat.SeatSheet;
 import app.layette.formats.json.LayetteJson;
@@ -180,9 +182,29 @@ public class Fittings {
         if (leads && author.role() != Author.Role.LEAD) {
             throw RefusedEntryException.because("LEAD_ADOPTS");
         }
+        checkMove(fact, before);
+        boolean taught = fact instanceof Fact.Ended ended && ended.ending() == Fact.Ending.TAUGHT;
+        if (taught && !before.situation().isBedside()) {
+            throw RefusedEntryException.because("NOT_BEDSIDE");
+        }
         boolean handsOver = fact instanceof Fact.Ended ended && ended.ending() == Fact.Ending.HANDED_OVER;
         if (handsOver && !before.mayHandOver()) {
             throw RefusedEntryException.because("GATE_SHUT");
+        }
+    }
+
+    /** HAR-4: a move that would lose the way back is not made. */
+    private static void checkMove(Fact fact, FittingPlan before) {
+        if (fact instanceof Fact.WebbingMoved moved) {
+            ShellBack back = ShellBack.in(before.situation())
+                    .orElseThrow(() -> RefusedEntryException.because("RETHREAD_NO_SLOTS"));
+            // Which webbing has to be named is the fact check's business.
+            boolean named = FactCheck.problems(fact, before.situation()).isEmpty();
+            if (named) {
+                back.refuses(Move.from(moved)).ifPresent(refusal -> {
+                    throw RefusedEntryException.because("RETHREAD_" + refusal);
+                });
+            }
         }
     }
 
@@ -316,6 +338,19 @@ public class Fittings {
             }
         }
         return ids;
+    }
+
+    /** An open fitting in a list to choose from. */
+    public record OpenOne(UUID id, String child, String reference, boolean chosen) {}
+
+    /** The open fittings of a point, newest first. */
+    @Transactional(readOnly = true)
+    public List<OpenOne> openOnes(SignedIn user, List<UUID> chosen) {
+        return recent(user).stream()
+                .filter(row -> row.overview().state() == FittingState.OPEN)
+                .map(row -> new OpenOne(
+                        row.id(), row.family().childName(), row.family().reference(), chosen.contains(row.id())))
+                .toList();
     }
 
     /** Fittings that are open or were touched since yesterday, newest first. */

@@ -48,8 +48,8 @@ class NewFittingController {
     }
 
     @GetMapping
-    ModelAndView form(@AuthenticationPrincipal SignedIn user) {
-        return page(user, Map.of(), List.of());
+    ModelAndView form(@AuthenticationPrincipal SignedIn user, @RequestParam Map<String, String> fields) {
+        return page(user, fields, List.of());
     }
 
     @PostMapping
@@ -73,6 +73,9 @@ class NewFittingController {
         optional(fields, "length", "lengthMeasured", words, problems, entries);
         Optional<SheetVersion> seat = seat(user, fields, sheet, words, problems);
         seat.ifPresent(each -> entries.add(adopt(each)));
+        if (fields.getOrDefault("box", "").equals(Fact.TimeBox.BEDSIDE.name())) {
+            entries.add(EntryDraft.now(How.MEASURED, 0, new Fact.BoxChosen(Fittings.UNIT, Fact.TimeBox.BEDSIDE)));
+        }
         chosen(shelf.cars(user.pointId()), fields.getOrDefault("car", "")).ifPresent(each -> entries.add(adopt(each)));
         if (problems.isEmpty() && seat.isPresent()) {
             try {

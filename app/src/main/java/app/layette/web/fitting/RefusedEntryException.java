@@ -4,7 +4,7 @@ import app.layette.core.entry.FieldProblem;
 import java.util.List;
 
 /** An entry that is not taken: nothing was stored, and what was typed goes back to the form. */
-class RefusedEntryException extends RuntimeException {
+public class RefusedEntryException extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
     private final transient List<FieldProblem> problems;
@@ -25,11 +25,13 @@ class RefusedEntryException extends RuntimeException {
         return new RefusedEntryException(List.of(), reason);
     }
 
-    List<FieldProblem> problems() {
+    /** What is wrong with which field; empty when a reason says it. */
+    public List<FieldProblem> problems() {
         return problems;
     }
 
-    String reason() {
+    /** Key of the sentence for a reason that no field carries; empty when fields carry it. */
+    public String reason() {
         return reason;
     }
 }

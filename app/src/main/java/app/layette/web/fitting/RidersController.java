@@ -29,9 +29,6 @@ class RidersController {
     private static final int MOST_CHILDREN = 4;
     private static final int MOST_PEOPLE = 6;
 
-    /** Another open fitting that may share the car. */
-    public record Other(UUID id, String child, String reference, boolean chosen) {}
-
     /**
      * One arrangement.
      *
@@ -75,11 +72,9 @@ class RidersController {
         return "fitting/riders";
     }
 
-    private List<Other> others(SignedIn user, UUID own, List<UUID> chosen) {
-        return fittings.recent(user).stream()
-                .filter(row -> !row.id().equals(own) && row.overview().state() == FittingState.OPEN)
-                .map(row -> new Other(
-                        row.id(), row.family().childName(), row.family().reference(), chosen.contains(row.id())))
+    private List<Fittings.OpenOne> others(SignedIn user, UUID own, List<UUID> chosen) {
+        return fittings.openOnes(user, chosen).stream()
+                .filter(each -> !each.id().equals(own))
                 .toList();
     }
 

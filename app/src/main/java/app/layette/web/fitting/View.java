@@ -11,7 +11,8 @@ enum View {
     SIDE("s"),
     CABIN("c"),
     HARNESS("h"),
-    BELT("b");
+    BELT("b"),
+    TIMELINE("w");
 
     private final String shortcut;
 
@@ -32,6 +33,7 @@ enum View {
         List<View> offered = offered(method);
         View natural = switch (step) {
             case PLACE -> CABIN;
+            case FITS -> TIMELINE;
             case INSERT_STEP, SHOULDER, THREAD, HARNESS -> HARNESS;
             case ROUTE_BELT, TIGHTEN -> method.isBaseless() ? BELT : SIDE;
             default -> SIDE;
@@ -46,10 +48,10 @@ enum View {
     /** Nothing is drawn that a method does not have: a child that lies flat has no recline to look at. */
     static List<View> offered(Method method) {
         return switch (method) {
-            case CAR_BED -> List.of(CABIN);
-            case LAY_FLAT -> List.of(CABIN, HARNESS);
+            case CAR_BED -> List.of(CABIN, TIMELINE);
+            case LAY_FLAT -> List.of(CABIN, HARNESS, TIMELINE);
             case BASELESS_AMERICAN, BASELESS_EUROPEAN -> List.of(values());
-            default -> List.of(SIDE, CABIN, HARNESS);
+            default -> List.of(SIDE, CABIN, HARNESS, TIMELINE);
         };
     }
 }

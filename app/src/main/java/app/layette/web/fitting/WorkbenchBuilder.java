@@ -6,6 +6,7 @@ import app.layette.core.drawing.CabinView;
 import app.layette.core.drawing.Drawing;
 import app.layette.core.drawing.HarnessView;
 import app.layette.core.drawing.Shape;
+import app.layette.core.drawing.TimelineView;
 import app.layette.core.drawing.side.SideView;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Question;
@@ -107,7 +108,7 @@ final class WorkbenchBuilder {
                 .orElse(words.say("head.noPlace"));
         boolean ready = plan.mayHandOver() || plan.state() == FittingState.HANDED_OVER;
         String state = plan.state() == FittingState.OPEN
-                ? words.say(ready ? "head.ready" : "head.notReady")
+                ? words.say(situation.isBedside() ? "head.bedside" : ready ? "head.ready" : "head.notReady")
                 : words.say("state." + plan.state());
         return new Head(
                 fitting.childName(),
@@ -139,6 +140,9 @@ final class WorkbenchBuilder {
     private String stateLine() {
         if (plan.state() != FittingState.OPEN) {
             return situation.ended().map(ended -> words.say(ended.on())).orElse("");
+        }
+        if (situation.isBedside()) {
+            return words.say("head.bedsideLine");
         }
         long unknown = count(ConclusionState.State.NOT_KNOWN);
         long wrong = count(ConclusionState.State.FAILED) + count(ConclusionState.State.BROKEN);
@@ -317,6 +321,7 @@ final class WorkbenchBuilder {
             case INSERT -> child.insert(ask);
             case SHOULDER -> child.shoulder(ask);
             case HEAD_ROOM -> child.headRoom(ask);
+            case LAYER -> child.layer(ask);
             case SLOTS -> seat.slots(ask);
             case CROTCH -> seat.crotch(ask);
             case PLACE -> car.place(ask);
@@ -413,6 +418,7 @@ final class WorkbenchBuilder {
             case CABIN -> CabinView.of(situation, CabinAnswers.of(situation));
             case HARNESS -> HarnessView.of(situation);
             case BELT -> BeltView.of(situation);
+            case TIMELINE -> TimelineView.of(situation);
         };
         Optional<Ladder> ladder = view == View.SIDE ? Ladder.of(plan, words, focus.tried()) : Optional.empty();
         List<Tab> tabs = View.offered(plan.method()).stream()
@@ -421,8 +427,14 @@ final class WorkbenchBuilder {
         return new Board(view.key(), SvgWriter.write(drawing, words, this::address), ladder, tabs);
     }
 
-    /** Where a place in the cabin leads: to its why. */
+    /** Where a mark leads: a place in the cabin to its why, a height on the shell to the question about the shoulder. */
     private Optional<String> address(Shape.Link link) {
+        if (link.target().startsWith("shoulder-")) {
+            return plan.state() == FittingState.OPEN
+                    ? Optional.of(
+                            "/fittings/" + fitting.id() + "?step=SHOULDER&ask=shoulder&view=harness#" + link.target())
+                    : Optional.empty();
+        }
         return Optional.of("/fittings/" + fitting.id() + "?step=PLACE&view=cabin&pick=" + link.target());
     }
 }

@@ -7,11 +7,15 @@ import app.layette.core.entry.Fact.SlotsSet;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.finding.Argument;
+import app.layette.core.growth.Coming;
+import app.layette.core.growth.WhatComesNext;
 import app.layette.core.harness.ShoulderAndSlots;
 import app.layette.core.measure.Length;
 import app.layette.core.seat.InsertPiece;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.suit.HeadRoom;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,6 +27,9 @@ import java.util.function.UnaryOperator;
  */
 public final class HarnessView {
     private static final double USUAL_SHELL_TOP = 470;
+    /** The head room that one school asks, and the cautious one (SUIT-3). */
+    private static final double[] SCHOOLS_OF_HEAD_ROOM = {25, 50};
+
     private static final UnaryOperator<Point> AS_IS = p -> p;
 
     private final Situation situation;
@@ -48,6 +55,7 @@ public final class HarnessView {
         view.drawChild();
         view.drawHarness();
         view.drawLines();
+        view.drawBands();
         return new Drawing(
                 "harness",
                 -470,
@@ -110,6 +118,7 @@ public final class HarnessView {
 
     private void drawSlots() {
         Optional<SlotsSet> set = situation.newest(SlotsSet.class).map(stamped -> stamped.value());
+        Optional<LocalDate> next = nextSlotOn();
         for (int i = 0; i < slots.size(); i++) {
             double height = slots.get(i).millimetres();
             int number = i + 1;
@@ -126,13 +135,21 @@ public final class HarnessView {
             }
             sketch.line(Ink.FAINT, new Point(104, height), new Point(232, height));
             boolean current = set.map(each -> each.leftShell() == number).orElse(false);
+            boolean dated = next.isPresent()
+                    && set.map(each -> each.leftShell() + 1 == number).orElse(false);
+            Map<String, Argument> said = new LinkedHashMap<>();
+            said.put("slot", Argument.of(number));
+            said.put("height", Argument.of(slots.get(i)));
+            if (dated) {
+                said.put("day", Argument.of(next.get()));
+            }
             sketch.label(
-                    current ? Ink.MEASURED : Ink.FAINT,
+                    current ? Ink.MEASURED : dated ? Ink.COMPUTED : Ink.FAINT,
                     new Point(238, height - 7),
                     Anchor.START,
                     current ? Rank.MAIN : Rank.MINOR,
-                    current ? "harness.slotInUse" : "harness.slot",
-                    Map.of("slot", Argument.of(number), "height", Argument.of(slots.get(i))));
+                    current ? "harness.slotInUse" : dated ? "harness.nextSlot" : "harness.slot",
+                    said);
         }
         if (slots.isEmpty()) {
             drawCountedSlots(situation.slotCount());
@@ -260,8 +277,10 @@ public final class HarnessView {
         Optional<ShoulderAndSlots> look = ShoulderAndSlots.in(situation);
         boolean measured = child.shoulderMeasured();
         Ink ink = measured ? Ink.HANDS : Ink.COMPUTED;
-        sketch.line(ink, new Point(-226, child.shoulder()), new Point(120, child.shoulder()));
-        sketch.disc(ink, new Point(-226, child.shoulder()), 8);
+        sketch.group(Shape.Part.SHOULDER, () -> {
+            sketch.line(ink, new Point(-226, child.shoulder()), new Point(120, child.shoulder()));
+            sketch.disc(ink, new Point(-226, child.shoulder()), 11);
+        });
         String key =
                 measured ? "harness.shoulder" : look.isPresent() ? "harness.shoulderByEye" : "harness.shoulderEstimate";
         sketch.label(
@@ -290,9 +309,54 @@ public final class HarnessView {
         drawHeadRoom(crown);
     }
 
+    /** The surfaces between the slots: tapping one says that the shoulder lies there. */
+    private void drawBands() {
+        if (slots.isEmpty()) {
+            return;
+        }
+        Optional<Integer> now = ShoulderAndSlots.in(situation).map(ShoulderAndSlots::best);
+        for (int slot = 0; slot <= slots.size(); slot++) {
+            double low = slot == 0 ? 40 : slots.get(slot - 1).millimetres();
+            double high = slot == slots.size() ? top - 40 : slots.get(slot).millimetres();
+            int here = slot;
+            String key = slot == 0 ? "below" : slot == slots.size() ? "above" : "between";
+            sketch.link(
+                    "shoulder-" + slot,
+                    "harness.tap." + key,
+                    Map.of("slot", Argument.of(slot), "next", Argument.of(slot + 1)),
+                    () -> sketch.polygon(
+                            now.filter(Integer.valueOf(here)::equals).isPresent() ? Ink.CHOSEN : Ink.TAP,
+                            AS_IS,
+                            new Point(-194, low + 2),
+                            new Point(-172, low + 2),
+                            new Point(-172, high - 2),
+                            new Point(-194, high - 2)));
+        }
+    }
+
+    /** When the shoulder reaches the slot above the one in use; empty where that cannot be dated. */
+    private Optional<LocalDate> nextSlotOn() {
+        return WhatComesNext.of(situation).stream()
+                .filter(each -> each.what() == Coming.What.NEXT_SLOT)
+                .map(Coming::outlook)
+                .filter(outlook -> !outlook.reached())
+                .flatMap(outlook -> outlook.likely().stream())
+                .findFirst();
+    }
+
     private void drawHeadRoom(Ink ink) {
         sketch.line(Ink.FAINT, new Point(-226, top), new Point(-40, top));
         sketch.line(ink, new Point(-212, child.crown()), new Point(-212, top));
+        for (double school : SCHOOLS_OF_HEAD_ROOM) {
+            sketch.line(Ink.FAINT, new Point(-40, top - school), new Point(40, top - school));
+            sketch.label(
+                    Ink.FAINT,
+                    new Point(48, top - school - 6),
+                    Anchor.START,
+                    Rank.MINOR,
+                    "harness.school",
+                    Map.of("room", Argument.of(Length.ofMillimetres(school))));
+        }
         Optional<Length> asked = HeadRoom.asked(situation);
         sketch.label(
                 ink,

@@ -101,6 +101,8 @@ public sealed interface Shape {
         /** What moves in the seat's own indicator. */
         MARK,
         GAP,
+        /** The shoulder line of the harness view. */
+        SHOULDER,
         /** Stretches of a belt, in the order in which hands lay them. */
         BELT_1,
         BELT_2,

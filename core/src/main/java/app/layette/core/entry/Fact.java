@@ -67,6 +67,9 @@ public sealed interface Fact {
      */
     record WebbingMoved(String of, WebbingMove move, Strap strap, Integer slot) implements Fact {}
 
+    /** Which run this is to be: a fitting in a car, or teaching at the bedside without one. */
+    record BoxChosen(String of, TimeBox box) implements Fact {}
+
     record InsertSet(String of, String piece, boolean in) implements Fact {}
 
     /** The slots as seen on shell and pad, both sides, and the loop on the splitter plate. */
@@ -309,6 +312,15 @@ public sealed interface Fact {
     enum Ending {
         HANDED_OVER,
         LEFT_WITH_OPEN_FINDINGS,
-        NOT_FITTED
+        NOT_FITTED,
+        /** A bedside run: taught, nothing fitted. */
+        TAUGHT
+    }
+
+    /** Kinds of run. */
+    enum TimeBox {
+        FULL,
+        /** No car, about three minutes. */
+        BEDSIDE
     }
 }

@@ -212,6 +212,13 @@ public final class Situation {
         return since;
     }
 
+    /** Whether this is teaching at the bedside, without a car. */
+    public boolean isBedside() {
+        return newest(Fact.BoxChosen.class)
+                .filter(chosen -> chosen.value().box() == Fact.TimeBox.BEDSIDE)
+                .isPresent();
+    }
+
     /** The chosen method; while none is chosen, the usual one of this kind of restraint. */
     public Method usualMethod() {
         return method().orElseGet(() -> Method.usual(seat().map(SeatSheet::kind).orElse(SeatKind.REAR_FACING_ONLY)));
@@ -228,9 +235,10 @@ public final class Situation {
      * taken without it. It is never stored.
      */
     public Situation asIfInSeat(SeatSheet other, List<Fact.InsertSet> insert) {
+        boolean same = other.sheet().id().equals(unit.sheet());
         List<Entry> kept = entries.stream()
                 .flatMap(entry ->
-                        ofChildOrCar(entry.fact())
+                        ofChildOrCar(entry.fact(), same)
                                 .map(fact -> fact.equals(entry.fact()) ? entry : entry.with(fact))
                                 .stream())
                 .collect(Collectors.toCollection(ArrayList::new));
@@ -241,7 +249,8 @@ public final class Situation {
         return new Situation(this, List.copyOf(kept), carInstead, Optional.of(other.asReliedOn()));
     }
 
-    private Optional<Fact> ofChildOrCar(Fact fact) {
+    /** A screening was done in one restraint and says nothing of another. */
+    private Optional<Fact> ofChildOrCar(Fact fact, boolean sameSeat) {
         if (fact instanceof Fact.LengthMeasured length && length.what() != Dimension.BODY) {
             boolean onChild = length.what() == Dimension.SHOULDER || length.what() == Dimension.CROWN;
             return onChild ? bare(length) : Optional.empty();
@@ -250,6 +259,7 @@ public final class Situation {
                 || fact instanceof Fact.Weighed
                 || fact instanceof Fact.LengthMeasured
                 || fact instanceof Fact.Ordered
+                || fact instanceof Fact.Screened && sameSeat
                 || fact instanceof Fact.QuickCarSeen
                 || fact instanceof Fact.PermissionRead page && page.speaker() == Speaker.CAR
                 || fact instanceof Fact.QuantityRead read && read.speaker() == Speaker.CAR

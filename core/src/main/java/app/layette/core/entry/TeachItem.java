@@ -26,6 +26,11 @@ public enum TeachItem {
         };
     }
 
+    /** Whether it can be taught without a car. */
+    public boolean isAtBedside() {
+        return this == HARNESS_AND_SNUG || this == CLIP;
+    }
+
     /** What the act touches; empty when it touches nothing. */
     public Optional<Change> change() {
         return Optional.ofNullable(change);

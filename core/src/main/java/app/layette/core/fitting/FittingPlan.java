@@ -37,9 +37,9 @@ public record FittingPlan(
         dates = List.copyOf(dates);
     }
 
-    /** Whether a hand-over may be signed now. */
+    /** Whether a hand-over may be signed now; never at the end of a bedside run. */
     public boolean mayHandOver() {
-        return state == FittingState.OPEN && gate.isOpen();
+        return state == FittingState.OPEN && !situation.isBedside() && gate.isOpen();
     }
 
     public List<Finding> findings(Weight weight) {

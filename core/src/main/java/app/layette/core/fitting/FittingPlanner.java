@@ -78,6 +78,7 @@ public final class FittingPlanner {
         return switch (ended.get().value().ending()) {
             case LEFT_WITH_OPEN_FINDINGS -> FittingState.LEFT_WITH_OPEN_FINDINGS;
             case NOT_FITTED -> FittingState.NOT_FITTED;
+            case TAUGHT -> FittingState.TAUGHT;
             case HANDED_OVER ->
                 wasOpen(ended.get(), practice, sheets, record) ? FittingState.HANDED_OVER : FittingState.OPEN;
         };
@@ -93,6 +94,7 @@ public final class FittingPlanner {
         FittingRecord then = new FittingRecord(record.riders(), record.units(), earlier);
         Situation before = Situation.of(practice, adoptedAlone(sheets, earlier), then, ended.on());
         return before.method()
+                .filter(method -> !before.isBedside())
                 .map(method -> Gate.judge(rules, before, method).isOpen())
                 .orElse(false);
     }
@@ -121,6 +123,11 @@ public final class FittingPlanner {
                 .toList();
     }
 
+    private static DatedEvent dated(String key, LocalDate day, Outlook outlook) {
+        boolean fixed = outlook.earliest().equals(outlook.latest());
+        return fixed ? new DatedEvent(key, day) : new DatedEvent(key, day, outlook.earliest(), outlook.latest());
+    }
+
     private static List<DatedEvent> dates(Situation situation) {
         List<DatedEvent> dates = new ArrayList<>();
         Expiry.of(situation)
@@ -144,8 +151,7 @@ public final class FittingPlanner {
             Outlook outlook = coming.outlook();
             outlook.likely()
                     .filter(day -> !outlook.reached())
-                    .ifPresent(day -> dates.add(
-                            new DatedEvent("date." + coming.what(), day, outlook.earliest(), outlook.latest())));
+                    .ifPresent(day -> dates.add(dated("date." + coming.what(), day, outlook)));
         }
         // Two pieces of an insert that must be out at one weight are one date.
         return dates.stream()

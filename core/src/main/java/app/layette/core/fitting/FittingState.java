@@ -5,5 +5,7 @@ public enum FittingState {
     OPEN,
     HANDED_OVER,
     LEFT_WITH_OPEN_FINDINGS,
-    NOT_FITTED
+    NOT_FITTED,
+    /** A bedside run: the caregiver was taught; nothing was fitted. */
+    TAUGHT
 }

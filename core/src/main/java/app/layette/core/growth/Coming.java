@@ -24,6 +24,11 @@ public record Coming(What what, Outlook outlook) {
         /** The head leaves less room above it than is asked (SUIT-3). */
         OUTGROWN_BY_HEAD_ROOM;
 
+        /** Whether the weight brings it. */
+        public boolean isByWeight() {
+            return this == INSERT_OUT || this == NEXT_BAND || this == ANCHOR_LIMIT || this == OUTGROWN_BY_WEIGHT;
+        }
+
         /** Whether the restraint no longer suits from then on. */
         public boolean isOutgrown() {
             return this == OUTGROWN_BY_WEIGHT || this == OUTGROWN_BY_LENGTH || this == OUTGROWN_BY_HEAD_ROOM;

@@ -6,7 +6,11 @@ import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
+import java.util.stream.Stream;
 
 /**
  * How one child grows (GRO): from the latest measure on along its own z-score, which may drift by 0.67 within three
@@ -130,12 +134,8 @@ public record Growth(LocalDate born, Optional<Integer> gestationDays, Optional<S
                 return Optional.of(day);
             }
         }
-        boolean fromBeforeTerm = corrected(on) < 0;
-        double own = fromBeforeTerm ? zAtTerm(measure, of, latest, on, path) : startingZ(measure, of, latest, on);
-        double likely = fromBeforeTerm ? zAtTerm(measure, of, latest, on, Path.LIKELY) : own;
         long days = ChronoUnit.DAYS.between(day, horizon);
-        Walk walk = new Walk(
-                measure, of, path, own, likely, fromBeforeTerm, corrected(day), ChronoUnit.DAYS.between(on, day));
+        Walk walk = walk(measure, of, latest, on, day, path);
         // Once on or above the threshold a path stays there, so the first such day is found by halving.
         if (days <= 0 || walk.after(days) < threshold) {
             return Optional.empty();
@@ -149,6 +149,58 @@ public record Growth(LocalDate born, Optional<Integer> gestationDays, Optional<S
             above = reached ? middle : above;
         }
         return Optional.of(day.plusDays(above));
+    }
+
+    /** The path from a day on; that day is at or after term. */
+    private Walk walk(Measure measure, Sex of, double latest, LocalDate on, LocalDate day, Path path) {
+        boolean fromBeforeTerm = corrected(on) < 0;
+        double own = fromBeforeTerm ? zAtTerm(measure, of, latest, on, path) : startingZ(measure, of, latest, on);
+        double likely = fromBeforeTerm ? zAtTerm(measure, of, latest, on, Path.LIKELY) : own;
+        return new Walk(
+                measure, of, path, own, likely, fromBeforeTerm, corrected(day), ChronoUnit.DAYS.between(on, day));
+    }
+
+    /** Where the weight may stand on a day: on the slow, the likely and the fast path. */
+    public record Expected(LocalDate on, Mass slow, Mass likely, Mass fast) {}
+
+    /**
+     * Where the weight may stand from the latest measure on.
+     *
+     * @param until last day
+     * @param everyDays days from one to the next, at least 1
+     */
+    public List<Expected> weights(Mass latest, LocalDate from, LocalDate until, int everyDays) {
+        List<Expected> expected = new ArrayList<>();
+        for (LocalDate day = from; !day.isAfter(until); day = day.plusDays(everyDays)) {
+            LocalDate here = day;
+            expected.add(new Expected(
+                    here,
+                    weightOn(latest, from, here, Path.SLOW),
+                    weightOn(latest, from, here, Path.LIKELY),
+                    weightOn(latest, from, here, Path.FAST)));
+        }
+        return expected;
+    }
+
+    /** For a child whose sex is not given the slow path is the slower of both, the others the faster. */
+    private Mass weightOn(Mass latest, LocalDate from, LocalDate day, Path path) {
+        DoubleStream both = sex.map(Stream::of)
+                .orElseGet(() -> Stream.of(Sex.values()))
+                .mapToDouble(of -> valueOn(Measure.WEIGHT, of, latest.grams() / GRAMS_PER_KG, from, day, path));
+        double kilograms = (path == Path.SLOW ? both.min() : both.max()).orElseThrow();
+        return Mass.ofKilograms(kilograms);
+    }
+
+    private double valueOn(Measure measure, Sex of, double latest, LocalDate from, LocalDate day, Path path) {
+        double value = latest;
+        LocalDate at = from;
+        while (corrected(at) < 0 && at.isBefore(day)) {
+            at = at.plusDays(1);
+            value = grownBeforeTerm(measure, value, at, path);
+        }
+        return at.isBefore(day)
+                ? walk(measure, of, latest, from, at, path).after(ChronoUnit.DAYS.between(at, day))
+                : value;
     }
 
     /**

@@ -42,6 +42,14 @@ public final class WhatComesNext {
         this.growth = new Growth(child.born(), boxed(child.gestationDays()), child.sex(), child.birthWeight());
     }
 
+    /** How this child grows; empty while nobody said when it was born. */
+    public static Optional<Growth> growth(Situation situation) {
+        return situation
+                .child()
+                .map(Stamped::value)
+                .map(child -> new Growth(child.born(), boxed(child.gestationDays()), child.sex(), child.birthWeight()));
+    }
+
     private static Optional<Integer> boxed(OptionalInt days) {
         return days.isPresent() ? Optional.of(days.getAsInt()) : Optional.empty();
     }
@@ -55,7 +63,9 @@ public final class WhatComesNext {
         WhatComesNext next = new WhatComesNext(situation, situation.seat().get(), child.get());
         situation.weight().ifPresent(next::byWeight);
         situation.measured(Dimension.BODY).ifPresent(next::byLength);
-        next.rearFacing(child.get().born());
+        if (situation.usualMethod().isReclined()) {
+            next.rearFacing(child.get().born());
+        }
         next.coming.sort(Comparator.comparing(each -> each.outlook().likely().orElse(LocalDate.MAX)));
         return List.copyOf(next.coming);
     }

@@ -60,6 +60,12 @@ public record PracticeProfile(
      */
     public record Breaks(int firstWeeksMinutes, int laterMinutes) {}
 
+    /** A version that was written before these two were asked keeps what was usual then. */
+    public PracticeProfile {
+        rearFacing = rearFacing == null ? new RearFacing(24, null) : rearFacing;
+        breaks = breaks == null ? new Breaks(30, 120) : breaks;
+    }
+
     /** Ways to test that the harness is snug (HAR-7). */
     public enum SnugTest {
         PINCH,

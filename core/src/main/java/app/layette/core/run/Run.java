@@ -27,7 +27,9 @@ public record Run(List<Step> steps) {
                 .flatMap(seat -> seat.carBed().child().value())
                 .filter(when -> when == ChildWhen.BEFORE)
                 .isPresent();
-        StepOrder order = StepOrder.of(method, situation.practice().profile().childOrder(), childFirst);
+        StepOrder order = situation.isBedside()
+                ? StepOrder.bedside()
+                : StepOrder.of(method, situation.practice().profile().childOrder(), childFirst);
         return new Run(order.inOrder().stream()
                 .map(key -> step(key, asks.of(key), gate))
                 .filter(step -> !isEmpty(step))

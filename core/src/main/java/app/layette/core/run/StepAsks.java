@@ -350,7 +350,8 @@ final class StepAsks {
     private List<Ask> teach() {
         List<Ask> asks = new ArrayList<>();
         for (TeachItem item : TeachItem.values()) {
-            if (!item.isPartOf(situation.usualMethod())) {
+            boolean here = situation.isBedside() ? item.isAtBedside() : item.isPartOf(situation.usualMethod());
+            if (!here) {
                 continue;
             }
             asks.add(new Ask(

@@ -42,6 +42,13 @@ public final class StepOrder {
         return order;
     }
 
+    /** Teaching at the bedside: no car, about three minutes. */
+    public static StepOrder bedside() {
+        StepOrder order = new StepOrder();
+        order.chain(StepKey.CHILD, StepKey.FITS, StepKey.HARNESS, StepKey.TEACH, StepKey.HAND_OVER);
+        return order;
+    }
+
     private void papers() {
         chain(StepKey.CHILD, StepKey.FITS);
         chain(StepKey.LABEL, StepKey.HISTORY_STEP, StepKey.PARTS_STEP, StepKey.FITS, StepKey.INSERT_STEP);

@@ -31,9 +31,10 @@ public final class Lifting implements Rule {
         if (answer.isEmpty() || can) {
             return Verdict.judged(Finding.of(SUIT_12, Weight.HOLDS, can ? "can" : "notAsked"));
         }
-        Finding.Builder finding = Finding.of(SUIT_12, Weight.ADVISE, "leaveInPlace");
-        together(situation).ifPresent(mass -> finding.with("together", mass));
-        return Verdict.judged(finding.changedBy("LIFTING"));
+        return Verdict.judged(together(situation)
+                .map(mass -> Finding.of(SUIT_12, Weight.ADVISE, "tooHeavyNow").with("together", mass))
+                .orElseGet(() -> Finding.of(SUIT_12, Weight.ADVISE, "leaveInPlace"))
+                .changedBy("LIFTING"));
     }
 
     /** Child and carrier together; empty while either is not known. */

@@ -37,6 +37,8 @@ class ViewsTest {
                 .toList();
         assertThat(slotHeights).containsExactly(236.0, 276.0);
         Shape.Disc shoulder = drawing.shapes().stream()
+                .filter(shape -> shape instanceof Shape.Group group && group.part() == Shape.Part.SHOULDER)
+                .flatMap(group -> ((Shape.Group) group).shapes().stream())
                 .filter(shape -> shape instanceof Shape.Disc && shape.ink() == Ink.HANDS)
                 .map(Shape.Disc.class::cast)
                 .findFirst()
@@ -90,5 +92,25 @@ class ViewsTest {
         Point to = needle.points().get(1);
         double drawn = Math.toDegrees(Math.atan2(from.x() - to.x(), to.y() - from.y()));
         assertThat(drawn).isCloseTo(expected, within(0.01));
+    }
+
+    /** What comes next is drawn in its order, and without measures says what is missing. */
+    @Test
+    void whatComesNextIsDrawnAlongTheDays() {
+        Drawing drawing = TimelineView.of(FittingBuilder.ready().plan().situation());
+        assertThat(labels(drawing))
+                .contains("drawing.timeline.today", "drawing.timeline.INSERT_OUT", "drawing.timeline.NEXT_SLOT")
+                .doesNotContain("drawing.timeline.nothing");
+        FittingBuilder bare = FittingBuilder.ready().without(fact -> fact instanceof Fact.ChildDescribed);
+        assertThat(labels(TimelineView.of(bare.plan().situation()))).contains("drawing.timeline.nothing");
+    }
+
+    @Test
+    void theSpacesBetweenSlotsCanBeTapped() {
+        Drawing drawing = HarnessView.of(FittingBuilder.ready().plan().situation());
+        assertThat(drawing.shapes().stream()
+                        .filter(Shape.Link.class::isInstance)
+                        .map(shape -> ((Shape.Link) shape).target()))
+                .containsExactly("shoulder-0", "shoulder-1", "shoulder-2", "shoulder-3");
     }
 }

@@ -83,7 +83,8 @@ public final class Wording {
             return say(key.key());
         }
         if (argument instanceof Argument.OfNumber number) {
-            return String.valueOf(number.number());
+            double value = number.number();
+            return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
         }
         return ((Argument.OfText) argument).text();
     }

@@ -9,6 +9,7 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.TeachItem;
+import app.layette.core.evidence.Permission;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Weight;
 import app.layette.core.fitting.FittingState;
@@ -19,13 +20,16 @@ import app.layette.core.measure.Mass;
 import app.layette.core.measure.UnitSystem;
 import app.layette.core.practice.PracticeProfile.SnugTest;
 import app.layette.core.recline.WayOut;
+import app.layette.core.rethread.Refusal;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.run.Phase;
 import app.layette.core.run.Step;
 import app.layette.core.run.StepKey;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator;
+import app.layette.core.seat.InsertPiece;
 import app.layette.core.seat.Recline;
+import app.layette.core.seat.SeatKind;
 import app.layette.core.secure.LockTable;
 import app.layette.core.stance.Stance;
 import app.layette.formats.Examples;
@@ -78,6 +82,17 @@ class WordingTest {
             }
         }
         all(keys, "date", Coming.What.values());
+        all(keys, "drawing.timeline", Coming.What.values());
+        all(keys, "rethread", Fact.WebbingMove.values());
+        for (Refusal refusal : Refusal.values()) {
+            keys.add("refused.RETHREAD_" + refusal);
+        }
+        all(keys, "garment", Fact.Garment.values());
+        all(keys, "seatKind", SeatKind.values());
+        all(keys, "choice", Permission.values());
+        all(keys, "worksheet.INSERT", InsertPiece.Use.values());
+        all(keys, "worksheet.SNUG", SnugTest.values());
+        all(keys, "state", FittingState.values());
         all(keys, "reach", Reach.Way.values());
         all(keys, "why.reach", Reach.Answer.values());
         all(keys, "drawing.belt.reach", Reach.Answer.values());

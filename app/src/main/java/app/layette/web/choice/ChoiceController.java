@@ -1,0 +1,173 @@
+package app.layette.web.choice;
+
+import app.layette.core.choice.SeatAnswer;
+import app.layette.core.choice.WhichRestraint;
+import app.layette.core.entry.Situation;
+import app.layette.core.evidence.Permission;
+import app.layette.core.finding.Argument;
+import app.layette.core.growth.Outlook;
+import app.layette.core.placing.PlaceAnswer;
+import app.layette.core.seat.SeatSheet;
+import app.layette.formats.wording.Wording;
+import app.layette.web.account.SignedIn;
+import app.layette.web.account.Viewing;
+import app.layette.web.fitting.Fittings;
+import app.layette.web.shelf.SheetSummary;
+import app.layette.web.shelf.Shelf;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+
+/** Ranks the shelf for one child. */
+@Controller
+class ChoiceController {
+    /**
+     * One restraint.
+     *
+     * @param answer allowed, not_allowed or not_known, for the mark beside the word
+     * @param rooms what is left to each limit
+     * @param reasons every finding, what forbids first
+     */
+    public record Choice(
+            String id,
+            String name,
+            String kind,
+            boolean present,
+            String answer,
+            String answerWord,
+            String deciding,
+            String insert,
+            List<String> rooms,
+            String until,
+            String car,
+            String carry,
+            List<Reason> reasons) {}
+
+    /** Why. */
+    public record Reason(String weight, String weightWord, String code, String text) {}
+
+    private final Fittings fittings;
+    private final Shelf shelf;
+    private final Viewing viewing;
+
+    ChoiceController(Fittings fittings, Shelf shelf, Viewing viewing) {
+        this.fittings = fittings;
+        this.shelf = shelf;
+        this.viewing = viewing;
+    }
+
+    @GetMapping("/fittings/{id}/restraints")
+    String restraints(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id, Model model) {
+        Fittings.Planned fitting = fittings.planned(id, user.pointId());
+        Situation situation = fitting.plan().situation();
+        Wording words = viewing.wording(user);
+        List<Choice> choices = new ArrayList<>();
+        for (SeatAnswer answer : WhichRestraint.among(newest(user.pointId()), situation)) {
+            boolean present = answer.seat().sheet().id().equals(situation.unit().sheet());
+            choices.add(choice(answer, present, words));
+        }
+        model.addAttribute("id", id);
+        model.addAttribute("child", fitting.childName());
+        model.addAttribute("reference", fitting.reference());
+        model.addAttribute(
+                "car", situation.car().map(car -> car.fullName().strip()).orElse(""));
+        model.addAttribute("measured", situation.weight().isPresent());
+        model.addAttribute("choices", choices);
+        return "choice/restraints";
+    }
+
+    /** The newest version of every seat sheet. */
+    private List<SeatSheet> newest(UUID point) {
+        List<SheetSummary> shelved = shelf.seats(point);
+        List<SeatSheet> all = shelf.sheets(
+                        point, shelved.stream().map(SheetSummary::id).toList())
+                .seats();
+        return all.stream()
+                .filter(sheet -> shelved.stream()
+                        .anyMatch(each -> each.id().equals(sheet.sheet().id())
+                                && each.version() == sheet.sheet().version()))
+                .toList();
+    }
+
+    private static Choice choice(SeatAnswer answer, boolean present, Wording words) {
+        List<Reason> reasons = answer.findings().stream()
+                .map(finding -> new Reason(
+                        finding.weight().name().toLowerCase(Locale.ROOT),
+                        words.say("weight." + finding.weight()),
+                        finding.code().text(),
+                        words.say(finding)))
+                .toList();
+        String insert = answer.pieces().isEmpty()
+                ? ""
+                : words.say("choice.with", Map.of("pieces", Argument.of(String.join(", ", answer.pieces()))));
+        return new Choice(
+                answer.seat().sheet().id(),
+                answer.seat().identity().fullName(),
+                words.say("seatKind." + answer.seat().kind()),
+                present,
+                answer.answer().name().toLowerCase(Locale.ROOT),
+                words.say("choice." + answer.answer()),
+                answer.deciding().map(words::say).orElse(""),
+                insert,
+                rooms(answer, words),
+                until(answer, words),
+                car(answer, words),
+                answer.carry()
+                        .map(mass -> words.say("choice.carry", Map.of("mass", Argument.of(mass))))
+                        .orElse(""),
+                reasons);
+    }
+
+    private static List<String> rooms(SeatAnswer answer, Wording words) {
+        List<String> rooms = new ArrayList<>();
+        SeatAnswer.Rooms room = answer.rooms();
+        room.weight().ifPresent(left -> rooms.add(words.say("choice.room.weight", Map.of("left", Argument.of(left)))));
+        room.length().ifPresent(left -> rooms.add(words.say("choice.room.length", Map.of("left", Argument.of(left)))));
+        room.head().ifPresent(left -> rooms.add(words.say("choice.room.head", Map.of("left", Argument.of(left)))));
+        room.slot()
+                .ifPresent(slot -> rooms.add(words.say(
+                        "choice.room.slot", Map.of("slot", Argument.of(slot), "slots", Argument.of(room.slots())))));
+        return rooms;
+    }
+
+    private static String until(SeatAnswer answer, Wording words) {
+        if (answer.answer() == Permission.NOT_ALLOWED) {
+            return answer.from()
+                    .flatMap(Outlook::likely)
+                    .map(day -> words.say("choice.from", Map.of("day", Argument.of(day))))
+                    .orElse("");
+        }
+        return answer.until()
+                .map(coming -> coming.outlook()
+                        .likely()
+                        .map(day -> words.say(
+                                "choice.until",
+                                Map.of("day", Argument.of(day), "what", new Argument.OfKey("date." + coming.what()))))
+                        .orElse(words.say("choice.beyond")))
+                .orElse("");
+    }
+
+    private static String car(SeatAnswer answer, Wording words) {
+        if (!answer.carKnown() || answer.answer() == Permission.NOT_ALLOWED) {
+            return "";
+        }
+        return answer.place()
+                .filter(each -> each.answer() == Permission.ALLOWED)
+                .map(each -> words.say(
+                        "place.by",
+                        Map.of(
+                                "place", new Argument.OfKey("place." + each.place()),
+                                "method", new Argument.OfKey("method." + each.method()))))
+                .orElseGet(() -> words.say(
+                        answer.place().map(PlaceAnswer::answer).orElse(Permission.NOT_ALLOWED) == Permission.NOT_KNOWN
+                                ? "choice.carNotKnown"
+                                : "choice.noPlace"));
+    }
+}

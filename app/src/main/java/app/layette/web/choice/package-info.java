@@ -1,0 +1,3 @@
+/** Which restraint? The seats of the shelf, ranked for the child and the car of a fitting. */
+@org.springframework.modulith.ApplicationModule(displayName = "Which restraint")
+package app.layette.web.choice;
