@@ -85,6 +85,26 @@
     }
   });
 
+  // The scale or the length board fills its field in; a hand keeps it, marked as coming from there.
+  document.addEventListener("click", async (event) => {
+    const button = event.target.closest?.("[data-scale]");
+    if (!button) {
+      return;
+    }
+    const form = button.closest("form");
+    const said = form.querySelector(".sensor");
+    const answer = await fetch(button.dataset.scale, { credentials: "same-origin" }).catch(() => null);
+    if (!answer || answer.status !== 200) {
+      said.textContent = "It does not answer. Try again, or type what it shows.";
+      return;
+    }
+    const field = form.querySelector("[name=mass], [name=length]");
+    field.value = await answer.text();
+    field.dispatchEvent(new Event("input", { bubbles: true }));
+    form.querySelector("[name=how]").value = "simulated";
+    said.textContent = "Read. A simulated reading checks nothing.";
+  });
+
   // The run is long: keep the open step in sight, without moving the page under anybody's finger.
   const showStep = () => {
     const run = document.getElementById("run");

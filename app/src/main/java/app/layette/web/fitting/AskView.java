@@ -61,6 +61,12 @@ public record AskView(
             return ReclineAsks.HERE.equals(hidden.get("kind"));
         }
 
+        /** The measure that a scale or length board can fill in: {@code mass} or {@code length}; empty for none. */
+        public String fromScale() {
+            boolean hasSource = inputs.stream().anyMatch(input -> input.name().equals("how"));
+            return hasSource ? inputs.get(0).name() : "";
+        }
+
         /** Whether it takes an angle, which a sensor can fill in. */
         public boolean takesAngle() {
             return inputs.stream().anyMatch(input -> input.name().equals("angle"));

@@ -58,13 +58,16 @@ class FittingController {
     private final Viewing viewing;
     private final RollGoods goods;
     private final AngleGauge gauge;
+    private final BabyScale scale;
     private final Shelf shelf;
 
-    FittingController(Fittings fittings, Viewing viewing, RollGoods goods, AngleGauge gauge, Shelf shelf) {
+    FittingController(
+            Fittings fittings, Viewing viewing, RollGoods goods, AngleGauge gauge, BabyScale scale, Shelf shelf) {
         this.fittings = fittings;
         this.viewing = viewing;
         this.goods = goods;
         this.gauge = gauge;
+        this.scale = scale;
         this.shelf = shelf;
     }
 
@@ -108,6 +111,18 @@ class FittingController {
         Situation situation = fittings.planned(id, user.pointId()).plan().situation();
         return gauge.read(id, situation, stage)
                 .map(angle -> ResponseEntity.ok(String.valueOf(angle.degrees())))
+                .orElseGet(() -> ResponseEntity.noContent().build());
+    }
+
+    /** Reads the scale or the length board, as it would be typed; nothing where it does not answer. */
+    @GetMapping(path = "/scale", produces = MediaType.TEXT_PLAIN_VALUE)
+    ResponseEntity<String> scale(
+            @AuthenticationPrincipal SignedIn user, @PathVariable UUID id, @RequestParam String what) {
+        Situation situation = fittings.planned(id, user.pointId()).plan().situation();
+        Optional<String> reading = what.equals("length")
+                ? scale.measure(id, situation).map(length -> length.millimetres() / 10 + " cm")
+                : scale.weigh(id, situation).map(mass -> mass.grams() / 1000 + " kg");
+        return reading.map(ResponseEntity::ok)
                 .orElseGet(() -> ResponseEntity.noContent().build());
     }
 

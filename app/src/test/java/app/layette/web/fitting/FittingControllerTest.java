@@ -71,6 +71,9 @@ class FittingControllerTest {
     private AngleGauge gauge;
 
     @MockitoBean
+    private BabyScale scale;
+
+    @MockitoBean
     private Shelf shelf;
 
     @BeforeEach

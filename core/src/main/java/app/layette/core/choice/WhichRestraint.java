@@ -109,7 +109,7 @@ public final class WhichRestraint {
                 findings,
                 in.stream().map(InsertPiece::name).toList(),
                 rooms(there),
-                until(there),
+                answer == Permission.NOT_ALLOWED ? Optional.empty() : until(there),
                 from(there, findings),
                 carry(there),
                 answer == Permission.NOT_ALLOWED ? Optional.empty() : place(there),

@@ -1,6 +1,7 @@
 package app.layette.core.entry;
 
 import java.time.OffsetDateTime;
+import java.time.ZoneId;
 import java.util.UUID;
 
 /**
@@ -21,6 +22,11 @@ public record Entry(UUID id, int seq, int seen, OffsetDateTime at, Author by, Ho
             throw new IllegalArgumentException("The entry (" + seq + ") cannot have seen (" + seen
                     + ") itself or later ones; allowed 0 to " + (seq - 1));
         }
+    }
+
+    /** The same moment by the clocks of a zone. */
+    Entry at(ZoneId zone) {
+        return new Entry(id, seq, seen, at.atZoneSameInstant(zone).toOffsetDateTime(), by, how, corrects, fact);
     }
 
     /** The same entry saying something else; only for asking what if. */

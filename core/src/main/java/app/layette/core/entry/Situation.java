@@ -24,7 +24,6 @@ import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.VehicleSheet;
 import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -59,7 +58,10 @@ public final class Situation {
         this.today = today;
         this.unit = unit;
         this.all = record.entries();
-        this.entries = Replay.effective(record.entries());
+        // Told once in the fitting point's zone: asking for a day comes back thousands of times in a plan.
+        this.entries = Replay.effective(record.entries()).stream()
+                .map(entry -> entry.at(practice.zone()))
+                .toList();
         this.changes = Changes.in(entries);
         this.sheets = AdoptedSheets.of(sheets, unit.sheet(), entries);
         this.carInstead = Optional.empty();
@@ -280,7 +282,14 @@ public final class Situation {
 
     private Entry asIf(int seq, Fact fact) {
         return new Entry(
-                AS_IF, seq, seq - 1, today.atStartOfDay().atOffset(ZoneOffset.UTC), NOBODY, How.MEASURED, null, fact);
+                AS_IF,
+                seq,
+                seq - 1,
+                today.atStartOfDay(practice.zone()).toOffsetDateTime(),
+                NOBODY,
+                How.MEASURED,
+                null,
+                fact);
     }
 
     /**
@@ -518,12 +527,6 @@ public final class Situation {
     }
 
     private <F> Stamped<F> stamp(Entry entry, F value) {
-        return new Stamped<>(
-                value,
-                entry.seq(),
-                entry.seen(),
-                entry.at().atZoneSameInstant(practice.zone()).toOffsetDateTime(),
-                entry.by(),
-                entry.how());
+        return new Stamped<>(value, entry.seq(), entry.seen(), entry.at(), entry.by(), entry.how());
     }
 }
