@@ -16,6 +16,7 @@ import app.layette.web.fitting.EntryDraft;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RefusedEntryException;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -103,6 +104,8 @@ class RethreadController {
     private static List<MoveView> moves(ShellBack now, int target, Wording words) {
         Optional<Move> next = now.next(target);
         return now.possible(target).stream()
+                // The right one first; the wrong ones after it, since hands make them.
+                .sorted(Comparator.comparing(move -> next.filter(move::equals).isEmpty()))
                 .map(move -> new MoveView(
                         move.kind().name(),
                         move.strap().map(Enum::name).orElse(""),

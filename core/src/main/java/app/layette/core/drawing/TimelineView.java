@@ -98,7 +98,7 @@ public final class TimelineView {
     /** A line at each first of a month, named where there is room. */
     private void months(double bottom) {
         long months = ChronoUnit.MONTHS.between(first, last);
-        long every = Math.max(1, Math.round(months / 5.0));
+        long every = Math.max(1, (months + 5) / 6);
         LocalDate day = first.withDayOfMonth(1).plusMonths(1);
         for (int i = 0; !day.isAfter(last); i++, day = day.plusMonths(1)) {
             sketch.line(Ink.FAINT, new Point(x(day), bottom), new Point(x(day), CURVE_HIGH));
