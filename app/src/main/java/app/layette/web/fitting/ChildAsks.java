@@ -206,11 +206,8 @@ final class ChildAsks extends AskForms {
         List<Button> buttons = List.of(
                 button("in", "true", "insert.in", in.orElse(false)),
                 button("in", "false", "insert.out", in.map(each -> !each).orElse(false)));
-        String help = situation
-                .weight()
-                .flatMap(weight -> piece.useAt(weight.value()))
-                .map(use -> words.say("insert." + use))
-                .orElse(words.say("insert.NO_BAND"));
+        String help =
+                situation.useOf(piece).map(use -> words.say("insert." + use)).orElse(words.say("insert.NO_BAND"));
         String compared = Stream.of(true, false)
                 .map(isIn -> withPiece(piece, isIn))
                 .flatMap(Optional::stream)

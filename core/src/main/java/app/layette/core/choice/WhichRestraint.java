@@ -117,9 +117,8 @@ public final class WhichRestraint {
     }
 
     private List<InsertPiece> pieces(SeatSheet seat, boolean optionalIn) {
-        Optional<Mass> weight = present.weight().map(Stamped::value);
         return seat.asReliedOn().insert().value().orElse(List.of()).stream()
-                .filter(piece -> weight.flatMap(piece::useAt)
+                .filter(piece -> present.useOf(piece)
                         .filter(use -> use == Use.REQUIRED || use == Use.OPTIONAL && optionalIn)
                         .isPresent())
                 .toList();

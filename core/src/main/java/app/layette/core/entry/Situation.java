@@ -28,6 +28,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.OptionalLong;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
@@ -319,6 +320,13 @@ public final class Situation {
                 .map(read -> read.value().slots())
                 .or(() -> seat().flatMap(seat -> seat.shell().slots().value()).map(List::size))
                 .orElse(0);
+    }
+
+    /** What the sheet says about a piece for this child now; empty without a weight, or where no band covers it. */
+    public Optional<InsertPiece.Use> useOf(InsertPiece piece) {
+        OptionalLong age = child().map(child -> OptionalLong.of(child.value().ageDays(today)))
+                .orElse(OptionalLong.empty());
+        return weight().flatMap(weight -> piece.useAt(weight.value(), age));
     }
 
     /** Whether a piece of the insert was last seen in or out; empty when nobody said. */

@@ -62,6 +62,7 @@ public final class WhatComesNext {
         }
         WhatComesNext next = new WhatComesNext(situation, situation.seat().get(), child.get());
         situation.weight().ifPresent(next::byWeight);
+        next.seat.insert().value().orElse(List.of()).forEach(piece -> next.insertOutByAge(piece, child.get()));
         situation.measured(Dimension.BODY).ifPresent(next::byLength);
         if (situation.usualMethod().isReclined()) {
             next.rearFacing(child.get().born());
@@ -137,6 +138,23 @@ public final class WhatComesNext {
                     .min(Mass::compareTo)
                     .ifPresent(from -> weightReaches(What.INSERT_OUT, weight, from));
         }
+    }
+
+    /** The first day from which a piece that is in must be out by age. */
+    private void insertOutByAge(InsertPiece piece, Child child) {
+        boolean isIn = situation
+                .insert(piece)
+                .map(Stamped::value)
+                .filter(Fact.InsertSet::in)
+                .isPresent();
+        piece.bands().stream()
+                .filter(band -> isIn && band.use() == InsertPiece.Use.MUST_BE_OUT)
+                .filter(band -> band.ageMonths().firstDay() > child.ageDays(situation.today()))
+                .map(band -> child.born().plusDays(band.ageMonths().firstDay()))
+                .min(LocalDate::compareTo)
+                .ifPresent(day -> coming.add(new Coming(
+                        What.INSERT_OUT,
+                        new Outlook(Optional.of(day), Optional.of(day), Optional.of(day), false, day, false))));
     }
 
     private void weightReaches(What what, Stamped<Mass> weight, Mass threshold) {

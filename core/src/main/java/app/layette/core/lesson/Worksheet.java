@@ -85,7 +85,8 @@ public record Worksheet(List<Item> items) {
         List<InsertPiece> pieces =
                 situation.seat().map(SeatSheet::insert).flatMap(Evidence::value).orElse(List.of());
         for (InsertPiece piece : pieces) {
-            piece.useAt(mass)
+            situation
+                    .useOf(piece)
                     .ifPresent(use -> items.add(new Item(
                             "INSERT",
                             use.name(),

@@ -4,6 +4,7 @@ import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalLong;
 
 /**
  * One piece of the infant insert that came with the restraint (SUIT-9).
@@ -11,7 +12,7 @@ import java.util.Optional;
  * @param key stable within the sheet
  * @param name as the manual calls it
  * @param lift how much it raises the child along the shell back
- * @param bands what the sheet says at each weight
+ * @param bands what the sheet says at each weight or age
  */
 public record InsertPiece(String key, String name, Length lift, List<Band> bands) {
     /** What the sheet says about a piece. */
@@ -21,10 +22,15 @@ public record InsertPiece(String key, String name, Length lift, List<Band> bands
         MUST_BE_OUT
     }
 
-    /** A use that holds in a band of weights. */
-    public record Band(WeightBand weights, Use use) {
+    /** A use that holds in a band of weights, of ages, or of both. */
+    public record Band(WeightBand weights, AgeBand ageMonths, Use use) {
+        public Band(WeightBand weights, Use use) {
+            this(weights, null, use);
+        }
+
         public Band {
             weights = weights == null ? WeightBand.EVERY_WEIGHT : weights;
+            ageMonths = ageMonths == null ? AgeBand.EVERY_AGE : ageMonths;
         }
     }
 
@@ -33,10 +39,15 @@ public record InsertPiece(String key, String name, Length lift, List<Band> bands
         bands = bands == null ? List.of() : List.copyOf(bands);
     }
 
-    /** What the sheet says at this weight; empty when no band covers it. */
-    public Optional<Use> useAt(Mass weight) {
+    /**
+     * What the sheet says at this weight and age; empty when no band covers them.
+     *
+     * @param ageDays days since birth; empty while nobody said when the child was born
+     */
+    public Optional<Use> useAt(Mass weight, OptionalLong ageDays) {
         return bands.stream()
-                .filter(band -> band.weights().contains(weight))
+                .filter(band ->
+                        band.weights().contains(weight) && band.ageMonths().contains(ageDays))
                 .map(Band::use)
                 .findFirst();
     }

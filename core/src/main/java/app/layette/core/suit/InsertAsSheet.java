@@ -37,14 +37,13 @@ public final class InsertAsSheet implements Rule {
                     .from(pieces)
                     .changedBy("SEAT_MANUAL"));
         }
-        Mass weight = situation.weight().get().value();
         for (InsertPiece piece : pieces.value().get()) {
             Optional<Stamped<Fact.InsertSet>> set = situation.insert(piece);
             if (set.isEmpty()) {
                 return Verdict.open("INSERT");
             }
             Optional<Finding.Builder> wrong =
-                    wrong(piece, weight, set.get().value().in());
+                    wrong(piece, situation, set.get().value().in());
             if (wrong.isPresent()) {
                 return Verdict.judged(wrong.get().from(pieces));
             }
@@ -54,8 +53,9 @@ public final class InsertAsSheet implements Rule {
                 Finding.of(SUIT_9, Weight.HOLDS, none ? "noInsert" : "asSheet").from(pieces));
     }
 
-    private static Optional<Finding.Builder> wrong(InsertPiece piece, Mass weight, boolean in) {
-        Optional<Use> use = piece.useAt(weight);
+    private static Optional<Finding.Builder> wrong(InsertPiece piece, Situation situation, boolean in) {
+        Mass weight = situation.weight().orElseThrow().value();
+        Optional<Use> use = situation.useOf(piece);
         if (use.isEmpty()) {
             return Optional.of(
                     finding(Weight.NOT_KNOWN, "noBand", piece, weight).changedBy("SEAT_MANUAL"));

@@ -27,7 +27,9 @@ import app.layette.core.measure.MassRange;
 import app.layette.core.practice.PracticeProfile.Screening;
 import app.layette.core.practice.PracticeProfile.SnugTest;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.seat.AgeBand;
 import app.layette.core.seat.Harness;
+import app.layette.core.seat.InsertPiece;
 import app.layette.core.seat.LengthLimit;
 import java.time.LocalDate;
 import java.util.List;
@@ -245,6 +247,7 @@ class ChildAndHarnessTest {
                                 .map(each -> length(each + " mm"))
                                 .toList());
             case "insert" -> seat.insert = evidence(value, text -> List.of());
+            case "insertMonths" -> seat.insert = stated(List.of(byAge(Double.valueOf(value))));
             case "crotch" -> seat.crotch = evidence(value, text -> List.of());
             case "loops" -> seat.loops = evidence(value, text -> List.of());
             case "snugTest" -> seat.snugTest = evidence(value, SnugTest::valueOf);
@@ -252,6 +255,17 @@ class ChildAndHarnessTest {
             case "covers" -> seat.covers = evidence(value, Harness.Covers::valueOf);
             default -> throw new IllegalArgumentException("No row may give " + field);
         }
+    }
+
+    /** A piece that must be out from an age on. */
+    private static InsertPiece byAge(Double months) {
+        return new InsertPiece(
+                "body",
+                "body piece",
+                Length.ofMillimetres(18),
+                List.of(
+                        new InsertPiece.Band(null, new AgeBand(null, months), InsertPiece.Use.REQUIRED),
+                        new InsertPiece.Band(null, new AgeBand(months, null), InsertPiece.Use.MUST_BE_OUT)));
     }
 
     private static <T> Evidence<T> evidence(String text, Function<String, T> value) {
