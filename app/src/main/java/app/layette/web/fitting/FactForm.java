@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -136,6 +137,9 @@ final class FactForm {
         if (type == boolean.class || type == Boolean.class) {
             return text.equals("true") || text.equals("on");
         }
+        if (type == UUID.class) {
+            return UUID.fromString(text);
+        }
         if (type == LocalDate.class) {
             return LocalDate.parse(text);
         }
@@ -237,7 +241,8 @@ final class FactForm {
                     "loose",
                     "pressed",
                     "strap",
-                    "slot" -> false;
+                    "slot",
+                    "about" -> false;
             case "mass", "length" -> component.getDeclaringRecord() != Fact.QuantityRead.class;
             case "model" -> component.getDeclaringRecord() == Fact.QuickSeatRead.class;
             case "made" -> false;

@@ -24,6 +24,7 @@ import app.layette.core.rethread.ShellBack;
 import app.layette.core.ride.EarlierClearing;
 import app.layette.core.seat.SeatSheet;
 import app.layette.formats.json.LayetteJson;
+import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
@@ -34,8 +35,10 @@ import java.time.OffsetDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -68,6 +71,7 @@ public class Fittings {
     private final Profiles profiles;
     private final Shelf shelf;
     private final Viewing viewing;
+    private final ApplicationEventPublisher events;
     private final FittingPlanner planner = new FittingPlanner();
 
     Fittings(
@@ -77,7 +81,8 @@ public class Fittings {
             EntryLog log,
             Profiles profiles,
             Shelf shelf,
-            Viewing viewing) {
+            Viewing viewing,
+            ApplicationEventPublisher events) {
         this.families = families;
         this.fittings = fittings;
         this.entries = entries;
@@ -85,6 +90,7 @@ public class Fittings {
         this.profiles = profiles;
         this.shelf = shelf;
         this.viewing = viewing;
+        this.events = events;
     }
 
     /** Begins a fitting; its first entries are stored with it or not at all. */
@@ -119,6 +125,12 @@ public class Fittings {
             plan = planAfter(row, point, plan, entry);
         }
         project(row, plan);
+        if (!first.isEmpty()) {
+            Entry last = plan.situation()
+                    .everything()
+                    .get(plan.situation().everything().size() - 1);
+            events.publishEvent(new FittingChanged(row.id(), pointId, last, plan));
+        }
         return row.id();
     }
 
@@ -140,11 +152,24 @@ public class Fittings {
             }
             return new Appended(held.get().key().seq(), planned(row, before), PlanDifference.between(before, before));
         }
-        checkAllowed(draft.fact(), before, author);
+        checkAllowed(draft, before, author);
         Entry entry = store(row, draft, author, point, before);
         FittingPlan after = planAfter(row, point, before, entry);
         project(row, after);
+        events.publishEvent(new FittingChanged(row.id(), pointId, entry, after));
         return new Appended(entry.seq(), planned(row, after), PlanDifference.between(before, after));
+    }
+
+    /**
+     * Corrects an entry and says why, both or neither.
+     *
+     * @throws RefusedEntryException when either is not allowed
+     */
+    @Transactional
+    public Appended correct(UUID fittingId, EntryDraft correction, String reason, UUID pointId, Author author) {
+        Fact.Noted why = new Fact.Noted(UNIT, correction.corrects(), reason);
+        append(fittingId, EntryDraft.now(How.MEASURED, correction.seen(), why), pointId, author);
+        return append(fittingId, correction, pointId, author);
     }
 
     /**
@@ -169,8 +194,12 @@ public class Fittings {
         return new EntryDraft(UUID.randomUUID(), 0, earlier.at(), how, null, earlier.value());
     }
 
-    private static void checkAllowed(Fact fact, FittingPlan before, Author author) {
-        if (before.state() != FittingState.OPEN) {
+    private static void checkAllowed(EntryDraft draft, FittingPlan before, Author author) {
+        Fact fact = draft.fact();
+        // A sealed record takes additions, and corrections beside what they correct; neither touches the seal.
+        boolean addition = fact instanceof Fact.Noted || draft.corrects() != null;
+        boolean ends = fact instanceof Fact.Ended;
+        if (before.state() != FittingState.OPEN && (!addition || ends)) {
             throw RefusedEntryException.because("CLOSED");
         }
         boolean signs = fact instanceof Fact.Ended || fact instanceof Fact.Countersigned;
@@ -351,6 +380,27 @@ public class Fittings {
                 .map(row -> new OpenOne(
                         row.id(), row.family().childName(), row.family().reference(), chosen.contains(row.id())))
                 .toList();
+    }
+
+    /**
+     * Reads a draft from the fields of a form.
+     *
+     * @throws RefusedEntryException with every problem found
+     */
+    public EntryDraft draftOf(Map<String, String> fields, How how) {
+        Fact fact = FactForm.read(fields);
+        UUID corrects = UUID.fromString(fields.get("corrects"));
+        int seen = fields.getOrDefault("seen", "0").matches("\\d{1,9}") ? Integer.parseInt(fields.get("seen")) : 0;
+        return new EntryDraft(UUID.randomUUID(), seen, null, how, corrects, fact);
+    }
+
+    /** Says why an entry was refused, a sentence for each problem. */
+    public static List<String> say(RefusedEntryException refused, Wording words) {
+        return refused.reason().isEmpty()
+                ? refused.problems().stream()
+                        .map(each -> Problems.say(each, words))
+                        .toList()
+                : List.of(words.say("refused." + refused.reason()));
     }
 
     /** Fittings that are open or were touched since yesterday, newest first. */

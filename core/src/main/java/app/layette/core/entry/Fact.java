@@ -17,6 +17,7 @@ import app.layette.core.vehicle.SeatingPosition.Facing;
 import app.layette.core.vehicle.SeatingPosition.Floor;
 import app.layette.core.vehicle.SeatingPosition.OwnAnchors;
 import java.time.LocalDate;
+import java.util.UUID;
 
 /**
  * What an entry says. A closed set: a kind that is not here is refused. Every fact names what it is about ({@code of}):
@@ -162,6 +163,13 @@ public sealed interface Fact {
             RoutingsShown routings,
             HandlePosition handle)
             implements Fact {}
+
+    /**
+     * Words added to the record: why something was corrected, or what came to light after it was sealed.
+     *
+     * @param about the entry it is about; {@code null} for the fitting as a whole
+     */
+    record Noted(String of, UUID about, String text) implements Fact {}
 
     /** A technician looked at a trainee's checks and signs for them. */
     record Countersigned(String of) implements Fact {}

@@ -27,6 +27,7 @@ public final class FactCheck {
     private static final double MOST_UPRIGHT = 0;
     private static final double FLATTEST_SHELL = 80;
     private static final int MOST_LAYERS = 16;
+    private static final int LONGEST_NOTE = 2000;
 
     private final Situation situation;
     private final List<FieldProblem> problems = new ArrayList<>();
@@ -241,6 +242,13 @@ public final class FactCheck {
                 && taught.outcome() == Fact.TeachOutcome.DECLINED
                 && isBlank(taught.reason())) {
             problems.add(new FieldProblem("reason", "", "NEEDED", "", ""));
+        }
+        if (fact instanceof Fact.Noted noted) {
+            if (isBlank(noted.text())) {
+                problems.add(new FieldProblem("text", "", "NEEDED", "", ""));
+            } else if (noted.text().length() > LONGEST_NOTE) {
+                problems.add(FieldProblem.outside("text", noted.text().length(), "1", LONGEST_NOTE + " characters"));
+            }
         }
         if (fact instanceof Fact.SheetAdopted choice
                 && choice.adoption() == Fact.Adoption.DECLINED

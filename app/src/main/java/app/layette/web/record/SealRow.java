@@ -1,0 +1,83 @@
+package app.layette.web.record;
+
+import app.layette.formats.record.Seal;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.PostLoad;
+import jakarta.persistence.PostPersist;
+import jakarta.persistence.Table;
+import jakarta.persistence.Transient;
+import java.time.Instant;
+import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+import org.springframework.data.domain.Persistable;
+
+/** The seal of a fitting, with the plan as it was then. */
+@Entity
+@Table(name = "seal")
+class SealRow implements Persistable<UUID> {
+    @Id
+    private UUID fittingId;
+
+    private int lastSeq;
+
+    @JdbcTypeCode(SqlTypes.CHAR)
+    private String sha256;
+
+    private String engineVersion;
+    private Instant sealedAt;
+    private String sealedBy;
+
+    @Column(columnDefinition = "jsonb")
+    @JdbcTypeCode(SqlTypes.JSON)
+    private String plan;
+
+    @Transient
+    private boolean stored;
+
+    protected SealRow() {}
+
+    SealRow(UUID fittingId, Seal seal, String engineVersion, Instant sealedAt, String sealedBy, String plan) {
+        this.fittingId = fittingId;
+        this.lastSeq = seal.lastSeq();
+        this.sha256 = seal.sha256();
+        this.engineVersion = engineVersion;
+        this.sealedAt = sealedAt;
+        this.sealedBy = sealedBy;
+        this.plan = plan;
+    }
+
+    @Override
+    public UUID getId() {
+        return fittingId;
+    }
+
+    @Override
+    public boolean isNew() {
+        return !stored;
+    }
+
+    @PostLoad
+    @PostPersist
+    void isStored() {
+        stored = true;
+    }
+
+    Seal seal() {
+        return new Seal(lastSeq, sha256);
+    }
+
+    String engineVersion() {
+        return engineVersion;
+    }
+
+    Instant sealedAt() {
+        return sealedAt;
+    }
+
+    String sealedBy() {
+        return sealedBy;
+    }
+}

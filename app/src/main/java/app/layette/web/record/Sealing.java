@@ -1,0 +1,49 @@
+package app.layette.web.record;
+
+import app.layette.core.entry.Fact;
+import app.layette.core.fitting.FittingPlanner;
+import app.layette.core.fitting.FittingState;
+import app.layette.formats.document.PlanDocument;
+import app.layette.formats.record.Seal;
+import app.layette.web.fitting.FittingChanged;
+import java.time.Clock;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Seals a fitting when it is closed, in the transaction that closes it. */
+@Component
+class Sealing {
+    private final SealRows seals;
+    private final Clock clock;
+
+    Sealing(SealRows seals, Clock clock) {
+        this.seals = seals;
+        this.clock = clock;
+    }
+
+    @EventListener
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void onChange(FittingChanged changed) {
+        boolean closed =
+                changed.entry().fact() instanceof Fact.Ended && changed.plan().state() != FittingState.OPEN;
+        if (closed) {
+            Seal seal = Seal.over(
+                    changed.plan().situation().everything(), changed.entry().seq());
+            seals.save(new SealRow(
+                    changed.fitting(),
+                    seal,
+                    FittingPlanner.ENGINE_VERSION,
+                    clock.instant(),
+                    changed.entry().by().id(),
+                    PlanDocument.of(changed.plan(), Optional.empty(), false).toString()));
+        }
+    }
+
+    Optional<SealRow> of(UUID fitting) {
+        return seals.findById(fitting);
+    }
+}
