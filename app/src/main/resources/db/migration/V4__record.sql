@@ -51,3 +51,14 @@ create table calendar_feed (
     user_id  uuid        not null unique references app_user,
     made_at  timestamptz not null
 );
+
+-- What the stand-in for a mail service was given; nothing leaves the machine.
+create table simulated_mail (
+    id         uuid         not null primary key,
+    point_id   uuid         not null references point,
+    at         timestamptz  not null,
+    recipient  varchar(120) not null,
+    subject    varchar(200) not null,
+    body       text         not null
+);
+create index simulated_mail_of on simulated_mail (point_id, at desc);

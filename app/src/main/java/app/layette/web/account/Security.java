@@ -28,6 +28,8 @@ public class Security {
                                 "/favicon.svg",
                                 "/manifest.webmanifest",
                                 "/sw.js",
+                                "/f/*",
+                                "/calendar/*",
                                 "/error")
                         .permitAll()
                         .requestMatchers("/actuator/health/**")

@@ -324,6 +324,14 @@ public class Fittings {
                                 clearing)));
     }
 
+    /** The fitting point that a fitting belongs to, for whoever comes by another way than signing in. */
+    @Transactional(readOnly = true)
+    public UUID pointOf(UUID fittingId) {
+        return fittings.findById(fittingId)
+                .map(row -> row.beginning().pointId())
+                .orElseThrow(NoSuchFittingException::new);
+    }
+
     /** Whether a family with this reference is known at a fitting point. */
     @Transactional(readOnly = true)
     public boolean knowsFamily(UUID pointId, String reference) {

@@ -1,171 +1,149 @@
 package app.layette.web.handout;
 
-import app.layette.core.drawing.CabinView;
-import app.layette.core.drawing.Drawing;
-import app.layette.core.drawing.HarnessView;
-import app.layette.core.drawing.side.SideView;
-import app.layette.core.entry.Fact;
-import app.layette.core.entry.Method;
-import app.layette.core.entry.Situation;
 import app.layette.core.finding.Argument;
-import app.layette.core.fitting.FittingPlan;
-import app.layette.core.fitting.FittingState;
-import app.layette.core.harness.HarnessAnswers;
-import app.layette.core.placing.CabinAnswers;
-import app.layette.core.seat.InsertPiece;
-import app.layette.formats.svg.SvgWriter;
+import app.layette.formats.svg.QrPicture;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
-import app.layette.web.fitting.DateWords;
 import app.layette.web.fitting.Fittings;
-import app.layette.web.fitting.RemovalWords;
-import java.util.ArrayList;
-import java.util.List;
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
-/** The printed handout. Until the fitting is handed over it says on its face that it is a draft. */
+/** The handout on screen and as a PDF, in English or Spanish, and the family's own page. */
 @Controller
 class HandoutController {
-    /** One of the family's settings. */
-    public record Setting(String name, String value) {}
-
-    /** A dated line of what comes next. */
-    public record Coming(String on, String what) {}
+    private static final String SPANISH = "es";
 
     private final Fittings fittings;
+    private final FamilyPages pages;
+    private final HandoutPdf pdf;
     private final Viewing viewing;
 
-    HandoutController(Fittings fittings, Viewing viewing) {
+    HandoutController(Fittings fittings, FamilyPages pages, HandoutPdf pdf, Viewing viewing) {
         this.fittings = fittings;
+        this.pages = pages;
+        this.pdf = pdf;
         this.viewing = viewing;
     }
 
     @GetMapping("/fittings/{id}/handout")
-    String handout(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id, Model model) {
-        Fittings.Planned fitting = fittings.planned(id, user.pointId());
-        Wording words = viewing.wording(user);
-        FittingPlan plan = fitting.plan();
+    String handout(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "en") String lang,
+            HttpServletRequest request,
+            Model model) {
+        Wording words = words(user, lang);
+        HandoutSheet sheet = HandoutSheet.of(
+                fittings.planned(id, user.pointId()), viewing.point(user).name(), words);
         model.addAttribute("id", id);
-        model.addAttribute("child", fitting.childName());
-        model.addAttribute("reference", fitting.reference());
-        model.addAttribute("point", viewing.point(user).name());
-        model.addAttribute("handedOver", plan.state() == FittingState.HANDED_OVER);
-        model.addAttribute("state", words.say("state." + plan.state()));
-        model.addAttribute("settings", settings(plan.situation(), words));
-        model.addAttribute(
-                "snug",
-                HarnessAnswers.snugTest(plan.situation())
-                        .map(test -> words.say("snug." + test))
-                        .orElse(""));
-        model.addAttribute(
-                "dates",
-                plan.dates().stream()
-                        .map(event -> new Coming(DateWords.when(event, words), words.say(event.key())))
-                        .toList());
-        model.addAttribute("pictures", pictures(plan, words));
-        model.addAttribute("ride", ride(plan.method(), words));
-        model.addAttribute("removal", RemovalWords.of(plan.method(), words));
+        model.addAttribute("sheet", sheet);
+        model.addAttribute("lang", lang(lang));
+        pages.of(id).ifPresent(page -> show(page, words, request, model));
         return "handout/handout";
     }
 
-    /** What the method has to show: a child that lies flat has no recline. */
-    private static List<String> pictures(FittingPlan plan, Wording words) {
-        Drawing cabin = CabinView.of(plan.situation(), CabinAnswers.of(plan.situation()));
-        List<Drawing> views = plan.method().isReclined()
-                ? List.of(SideView.of(plan.situation()), HarnessView.of(plan.situation()))
-                : List.of(cabin);
-        return views.stream().map(view -> SvgWriter.write(view, words)).toList();
+    private static void show(FamilyPageRow page, Wording words, HttpServletRequest request, Model model) {
+        String address = address(page, request);
+        model.addAttribute("pageAddress", address);
+        model.addAttribute("qr", QrPicture.of(address));
+        model.addAttribute("qrSays", words.say("handout.qr", Map.of("until", Argument.of(page.expiresOn()))));
     }
 
-    /** What fixes it for a ride, and what to look at. */
-    private static List<String> ride(Method method, Wording words) {
-        String fixing = method.isOnBase()
-                ? "ride.BASE"
-                : method.isBaseless() || method == Method.LAY_FLAT ? "ride." + method : "ride.FIXED";
-        return List.of(words.say(fixing), words.say(method.isReclined() ? "ride.LEVEL" : "ride.FLAT"));
+    private static String address(FamilyPageRow page, HttpServletRequest request) {
+        return ServletUriComponentsBuilder.fromContextPath(request)
+                .path("/f/" + page.token())
+                .toUriString();
     }
 
-    private static List<Setting> settings(Situation situation, Wording words) {
-        List<Setting> settings = new ArrayList<>();
-        situation
-                .seat()
-                .ifPresent(seat -> add(settings, words, "SEAT", seat.identity().fullName()));
-        situation
-                .car()
-                .ifPresent(car -> add(settings, words, "CAR", car.fullName().strip()));
-        situation
-                .placed()
-                .ifPresent(placed -> add(
-                        settings,
-                        words,
-                        "PLACE",
-                        words.say("place." + placed.value().position()) + ", "
-                                + words.say("method." + placed.value().method())));
-        situation
-                .newest(Fact.SlotsSet.class)
-                .ifPresent(set -> add(
-                        settings,
-                        words,
-                        "SLOT",
-                        words.say(
-                                set.value().loop() == null || set.value().loop().isBlank()
-                                        ? "handout.slot"
-                                        : "handout.slotAndLoop",
-                                Map.of(
-                                        "slot", Argument.of(set.value().leftShell()),
-                                        "loop",
-                                                Argument.of(
-                                                        set.value().loop() == null
-                                                                ? ""
-                                                                : set.value().loop())))));
-        situation
-                .newest(Fact.CrotchSet.class)
-                .ifPresent(set -> add(
-                        settings,
-                        words,
-                        "CROTCH",
-                        words.say(
-                                "current.opening",
-                                Map.of("opening", Argument.of(set.value().opening())))));
-        for (InsertPiece piece :
-                situation.seat().flatMap(seat -> seat.insert().value()).orElse(List.of())) {
-            situation
-                    .insert(piece)
-                    .ifPresent(set -> settings.add(
-                            new Setting(piece.name(), words.say(set.value().in() ? "insert.in" : "insert.out"))));
+    @GetMapping(path = "/fittings/{id}/handout.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> pdf(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "en") String lang,
+            HttpServletRequest request) {
+        Wording words = words(user, lang);
+        HandoutSheet sheet = HandoutSheet.of(
+                fittings.planned(id, user.pointId()), viewing.point(user).name(), words);
+        Optional<FamilyPageRow> page = pages.of(id);
+        byte[] document = pdf.of(
+                sheet,
+                lang(lang),
+                page.map(each -> QrPicture.of(address(each, request))).orElse(""),
+                page.map(each -> words.say("handout.qr", Map.of("until", Argument.of(each.expiresOn()))))
+                        .orElse(""));
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"handout.pdf\"")
+                .body(document);
+    }
+
+    /** Makes the family's own page; an earlier one is taken back. */
+    @PostMapping("/fittings/{id}/page")
+    String makePage(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id) {
+        fittings.planned(id, user.pointId());
+        pages.make(id, viewing.today(viewing.point(user)));
+        return "redirect:/fittings/" + id + "/handout";
+    }
+
+    @PostMapping("/fittings/{id}/page/revoke")
+    String revokePage(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id) {
+        fittings.planned(id, user.pointId());
+        pages.revoke(id);
+        return "redirect:/fittings/" + id + "/handout";
+    }
+
+    /** The family's own page: whoever has the address may read it while it lasts. */
+    @GetMapping("/f/{token}")
+    String familyPage(
+            @PathVariable String token,
+            @RequestParam(defaultValue = "en") String lang,
+            jakarta.servlet.http.HttpServletResponse response,
+            Model model) {
+        response.setHeader("X-Robots-Tag", "noindex, nofollow");
+        response.setHeader("Referrer-Policy", "no-referrer");
+        Optional<FamilyPages.Open> open = pages.open(token);
+        Wording words =
+                new Wording(locale(lang), open.map(FamilyPages.Open::units).orElse(Wording.DEFAULT_UNITS));
+        model.addAttribute("lang", lang(lang));
+        model.addAttribute("words", words);
+        if (open.isEmpty()) {
+            response.setStatus(HttpStatus.GONE.value());
+            return "handout/gone";
         }
-        situation
-                .newest(Fact.DeviceSet.class)
-                .ifPresent(set -> add(settings, words, "DEVICE", set.value().step()));
-        situation
-                .level(Fact.Stage.CHILD)
-                .ifPresent(level -> situation
-                        .seat()
-                        .flatMap(seat -> seat.recline().indicator().value())
-                        .ifPresent(indicator -> add(
-                                settings,
-                                words,
-                                "LEVEL",
-                                words.say("reading." + indicator.kind() + "."
-                                        + level.value().reading()))));
-        situation
-                .newest(Fact.HandleSet.class)
-                .ifPresent(set -> add(
-                        settings,
-                        words,
-                        "HANDLE",
-                        words.say("handle." + set.value().position())));
-        return settings;
+        model.addAttribute("token", token);
+        model.addAttribute(
+                "sheet", HandoutSheet.of(open.get().fitting(), open.get().point(), words));
+        model.addAttribute(
+                "until",
+                words.say(
+                        "handout.yours", Map.of("until", Argument.of(open.get().expiresOn()))));
+        return "handout/family";
     }
 
-    private static void add(List<Setting> settings, Wording words, String name, String value) {
-        settings.add(new Setting(words.say("handout." + name), value));
+    private Wording words(SignedIn user, String lang) {
+        return new Wording(locale(lang), viewing.wording(user).units());
+    }
+
+    private static Locale locale(String lang) {
+        return lang.equals(SPANISH) ? Locale.forLanguageTag(SPANISH) : Locale.ENGLISH;
+    }
+
+    private static String lang(String lang) {
+        return lang.equals(SPANISH) ? SPANISH : "en";
     }
 }

@@ -18,6 +18,8 @@ import java.util.Locale;
  * added to.
  */
 final class CorrectionForm {
+    private static final int DAYS_PER_WEEK = 7;
+
     private CorrectionForm() {}
 
     /** A field; {@code options} is empty for text. */
@@ -70,15 +72,18 @@ final class CorrectionForm {
                 || component.getName().equals("part")
                 || component.getName().equals("piece");
         String input = fixed ? "hidden" : !options.isEmpty() ? "select" : type == LocalDate.class ? "date" : "text";
-        return new Field(component.getName(), label, input, typed(value, words), options);
+        boolean weeks = component.getName().equals("gestationDays") && value != null;
+        String text =
+                weeks ? (Integer) value / DAYS_PER_WEEK + "+" + (Integer) value % DAYS_PER_WEEK : typed(value, words);
+        return new Field(component.getName(), label, input, text, options);
     }
 
     private static String typed(Object value, Wording words) {
         if (value instanceof Mass mass) {
-            return mass.typed().orElseGet(() -> mass.in(words.units()));
+            return mass.in(words.units());
         }
         if (value instanceof Length length) {
-            return length.typed().orElseGet(() -> length.in(words.units()));
+            return length.in(words.units());
         }
         if (value instanceof Angle angle) {
             return String.valueOf(angle.degrees());

@@ -164,6 +164,9 @@ public sealed interface Fact {
             HandlePosition handle)
             implements Fact {}
 
+    /** Something found wrong before anything was touched; {@code there} is false where it is taken back. */
+    record FoundSo(String of, Misuse misuse, boolean there) implements Fact {}
+
     /**
      * Words added to the record: why something was corrected, or what came to light after it was sealed.
      *

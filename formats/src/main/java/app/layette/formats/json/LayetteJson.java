@@ -19,6 +19,7 @@ import com.fasterxml.jackson.annotation.JsonAutoDetect;
 import com.fasterxml.jackson.annotation.JsonFormat;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.function.Function;
@@ -115,11 +116,15 @@ public final class LayetteJson {
     }
 
     private static String typed(Mass mass) {
-        return mass.typed().orElseGet(() -> mass.grams() + " g");
+        return mass.typed().orElseGet(() -> plain(mass.grams()) + " g");
     }
 
     private static String typed(Length length) {
-        return length.typed().orElseGet(() -> length.millimetres() + " mm");
+        return length.typed().orElseGet(() -> plain(length.millimetres()) + " mm");
+    }
+
+    private static String plain(double number) {
+        return BigDecimal.valueOf(number).stripTrailingZeros().toPlainString();
     }
 
     private static How how(String text) {

@@ -30,6 +30,8 @@ public final class FactWords {
             Map.entry(Fact.TeachOutcome.class, "taught"),
             Map.entry(Fact.Ending.class, "state"));
 
+    private static final int DAYS_PER_WEEK = 7;
+
     private final Wording words;
 
     public FactWords(Wording words) {
@@ -67,16 +69,20 @@ public final class FactWords {
         String name = words.knows(key)
                 ? words.say(key)
                 : component.getName().replaceAll("([A-Z])", " $1").toLowerCase(Locale.ROOT);
+        if (component.getName().equals("gestationDays")) {
+            int days = (Integer) value;
+            return name + " " + days / DAYS_PER_WEEK + "+" + days % DAYS_PER_WEEK;
+        }
         boolean speaksForItself = value instanceof Enum<?> && !(value instanceof Fact.Strap);
         return speaksForItself ? say(value) : name + " " + say(value);
     }
 
     private String say(Object value) {
         if (value instanceof Mass mass) {
-            return mass.typed().orElseGet(() -> mass.in(words.units()));
+            return words.both(mass);
         }
         if (value instanceof Length length) {
-            return length.typed().orElseGet(() -> length.in(words.units()));
+            return words.both(length);
         }
         if (value instanceof Angle angle) {
             return angle.toString();

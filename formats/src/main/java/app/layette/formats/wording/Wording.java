@@ -22,6 +22,9 @@ import java.util.concurrent.ConcurrentHashMap;
 public final class Wording {
     private static final String BUNDLE = "app.layette.formats.wording.messages";
 
+    /** Where nobody has chosen. */
+    public static final UnitSystem DEFAULT_UNITS = UnitSystem.CUSTOMARY;
+
     private final Locale locale;
     private final UnitSystem units;
     private final ResourceBundle bundle;
@@ -31,7 +34,11 @@ public final class Wording {
     public Wording(Locale locale, UnitSystem units) {
         this.locale = locale;
         this.units = units;
-        this.bundle = ResourceBundle.getBundle(BUNDLE, locale);
+        this.bundle = ResourceBundle.getBundle(
+                BUNDLE,
+                locale,
+                // English is the root: the language of the machine must not slip in between.
+                ResourceBundle.Control.getNoFallbackControl(ResourceBundle.Control.FORMAT_DEFAULT));
         this.dates = DateTimeFormatter.ofPattern("d MMM yyyy", locale);
     }
 

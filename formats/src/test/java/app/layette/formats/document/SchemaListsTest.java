@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.Misuse;
 import app.layette.core.entry.Question;
 import java.io.IOException;
 import java.io.InputStream;
@@ -18,7 +19,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** What the program can say must be what the published schemas take. */
 class SchemaListsTest {
     @ParameterizedTest
-    @ValueSource(classes = {Question.class, Method.class, Act.class})
+    @ValueSource(classes = {Question.class, Method.class, Act.class, Misuse.class})
     void everyConstantIsInTheSchemaOfFacts(Class<? extends Enum<?>> kind) throws IOException {
         String schema;
         try (InputStream in = Objects.requireNonNull(

@@ -1,0 +1,3 @@
+/** What comes due for all families of a fitting point: the list, what was done about it, calendars, letters. */
+@org.springframework.modulith.ApplicationModule(displayName = "Due")
+package app.layette.web.due;

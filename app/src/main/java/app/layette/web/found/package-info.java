@@ -1,0 +1,3 @@
+/** What was found before anything was touched, chosen on the picture, and how it was left. */
+@org.springframework.modulith.ApplicationModule(displayName = "As found")
+package app.layette.web.found;

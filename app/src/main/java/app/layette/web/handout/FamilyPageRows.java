@@ -1,0 +1,9 @@
+package app.layette.web.handout;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface FamilyPageRows extends JpaRepository<FamilyPageRow, String> {
+    List<FamilyPageRow> findByFittingIdOrderByMadeAtDesc(UUID fittingId);
+}

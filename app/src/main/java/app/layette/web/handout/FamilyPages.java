@@ -1,0 +1,79 @@
+package app.layette.web.handout;
+
+import app.layette.core.measure.UnitSystem;
+import app.layette.web.account.Point;
+import app.layette.web.account.Viewing;
+import app.layette.web.fitting.Fittings;
+import java.security.SecureRandom;
+import java.time.LocalDate;
+import java.util.Base64;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The families' own pages: made on purpose, unguessable, for a year, and taken back at any time. */
+@Service
+class FamilyPages {
+    private static final int TOKEN_BYTES = 32;
+    private static final int GOOD_FOR_MONTHS = 12;
+
+    /** A page that may be read. */
+    record Open(Fittings.Planned fitting, String point, UnitSystem units, LocalDate expiresOn) {}
+
+    private final FamilyPageRows rows;
+    private final Fittings fittings;
+    private final Viewing viewing;
+    private final SecureRandom random = new SecureRandom();
+
+    FamilyPages(FamilyPageRows rows, Fittings fittings, Viewing viewing) {
+        this.rows = rows;
+        this.fittings = fittings;
+        this.viewing = viewing;
+    }
+
+    /** The page of a fitting that may be read today. */
+    @Transactional(readOnly = true)
+    Optional<FamilyPageRow> of(UUID fitting) {
+        LocalDate today = LocalDate.now(viewing.clock());
+        return rows.findByFittingIdOrderByMadeAtDesc(fitting).stream()
+                .filter(page -> page.isOpenOn(today))
+                .findFirst();
+    }
+
+    @Transactional
+    void make(UUID fitting, LocalDate today) {
+        revoke(fitting);
+        byte[] token = new byte[TOKEN_BYTES];
+        random.nextBytes(token);
+        rows.save(new FamilyPageRow(
+                Base64.getUrlEncoder().withoutPadding().encodeToString(token),
+                fitting,
+                viewing.clock().instant(),
+                today.plusMonths(GOOD_FOR_MONTHS)));
+    }
+
+    @Transactional
+    void revoke(UUID fitting) {
+        rows.findByFittingIdOrderByMadeAtDesc(fitting)
+                .forEach(page -> page.revoke(viewing.clock().instant()));
+    }
+
+    /** The page behind an address; empty when there is none, it has expired, or it was taken back. */
+    @Transactional(readOnly = true)
+    Optional<Open> open(String token) {
+        return rows.findById(token).flatMap(page -> {
+            UUID pointId = fittings.pointOf(page.fittingId());
+            Point point = viewing.point(pointId);
+            if (!page.isOpenOn(viewing.today(point))) {
+                return Optional.empty();
+            }
+            Fittings.Planned fitting = fittings.planned(page.fittingId(), pointId);
+            return Optional.of(new Open(
+                    fitting,
+                    point.name(),
+                    fitting.plan().situation().practice().profile().units(),
+                    page.expiresOn()));
+        });
+    }
+}

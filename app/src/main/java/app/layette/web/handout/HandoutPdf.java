@@ -1,0 +1,75 @@
+package app.layette.web.handout;
+
+import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
+import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Locale;
+import java.util.Objects;
+import org.springframework.stereotype.Component;
+import org.thymeleaf.ITemplateEngine;
+import org.thymeleaf.context.Context;
+
+/** The handout as a PDF: the same sheet on paper, its fonts in it, nothing fetched. */
+@Component
+class HandoutPdf {
+    private static final String FAMILY = "Source Sans 3";
+    private static final int REGULAR = 400;
+    private static final int SEMIBOLD = 600;
+
+    private final ITemplateEngine templates;
+    private final String inks;
+
+    HandoutPdf(ITemplateEngine templates) {
+        this.templates = templates;
+        try (InputStream in = resource("inks.css")) {
+            this.inks = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /**
+     * Draws the sheet.
+     *
+     * @param qr the QR code of the family's page as SVG; empty for none
+     */
+    byte[] of(HandoutSheet sheet, String lang, String qr, String qrSays) {
+        Context context = new Context(Locale.forLanguageTag(lang));
+        context.setVariable("sheet", sheet);
+        context.setVariable("lang", lang);
+        context.setVariable(
+                "pictures", sheet.pictures().stream().map(this::inked).toList());
+        context.setVariable("qr", qr);
+        context.setVariable("qrSays", qrSays);
+        String html = templates.process("handout/pdf", context);
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (BatikSVGDrawer drawer = new BatikSVGDrawer()) {
+            PdfRendererBuilder builder = new PdfRendererBuilder();
+            builder.useFont(() -> resource("fonts/source-sans-3-400.ttf"), FAMILY, REGULAR, FontStyle.NORMAL, true);
+            builder.useFont(() -> resource("fonts/source-sans-3-600.ttf"), FAMILY, SEMIBOLD, FontStyle.NORMAL, true);
+            builder.useSVGDrawer(drawer);
+            builder.useUriResolver((base, uri) -> null);
+            builder.withHtmlContent(html, null);
+            builder.toStream(out);
+            builder.run();
+        } catch (IOException e) {
+            throw new UncheckedIOException("The handout cannot be drawn", e);
+        }
+        return out.toByteArray();
+    }
+
+    /** On screen the style sheet inks a drawing; on paper it carries its own. */
+    private String inked(String svg) {
+        int start = svg.indexOf('>') + 1;
+        return svg.substring(0, start) + "<style>" + inks + "</style>" + svg.substring(start);
+    }
+
+    private static InputStream resource(String name) {
+        return Objects.requireNonNull(HandoutPdf.class.getResourceAsStream("/handout/" + name), name);
+    }
+}

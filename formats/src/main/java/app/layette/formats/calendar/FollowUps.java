@@ -1,0 +1,52 @@
+package app.layette.formats.calendar;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import net.fortuna.ical4j.model.Calendar;
+import net.fortuna.ical4j.model.component.VEvent;
+import net.fortuna.ical4j.model.property.Description;
+import net.fortuna.ical4j.model.property.DtStamp;
+import net.fortuna.ical4j.model.property.ProdId;
+import net.fortuna.ical4j.model.property.Sequence;
+import net.fortuna.ical4j.model.property.Uid;
+import net.fortuna.ical4j.model.property.immutable.ImmutableCalScale;
+import net.fortuna.ical4j.model.property.immutable.ImmutableMethod;
+import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
+
+/** Follow-ups as an iCalendar (RFC 5545) of whole days. The same follow-up keeps its id, so that a reader updates it. */
+public final class FollowUps {
+    private static final String PRODUCT = "-//Layette//Follow-ups//EN";
+
+    private FollowUps() {}
+
+    /**
+     * One follow-up.
+     *
+     * @param id stable as long as it is the same follow-up
+     * @param on the day to act: the earliest where it has a range
+     * @param title a line; no names where others may read it
+     * @param words more about it
+     * @param revision grows with each change
+     */
+    public record FollowUp(String id, LocalDate on, String title, String words, int revision) {}
+
+    public static String of(List<FollowUp> followUps, Instant now) {
+        Calendar calendar = new Calendar();
+        calendar.add(new ProdId(PRODUCT));
+        calendar.add(ImmutableVersion.VERSION_2_0);
+        calendar.add(ImmutableCalScale.GREGORIAN);
+        calendar.add(ImmutableMethod.PUBLISH);
+        for (FollowUp each : followUps) {
+            VEvent event = new VEvent(each.on(), each.title());
+            event.replace(new DtStamp(now));
+            event.add(new Uid(each.id() + "@layette.invalid"));
+            event.add(new Sequence(each.revision()));
+            if (!each.words().isBlank()) {
+                event.add(new Description(each.words()));
+            }
+            calendar.add(event);
+        }
+        return calendar.toString();
+    }
+}

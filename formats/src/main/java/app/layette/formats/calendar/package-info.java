@@ -1,0 +1,2 @@
+/** Follow-ups as iCalendar. */
+package app.layette.formats.calendar;
