@@ -13,6 +13,7 @@ import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Base64;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -283,10 +284,18 @@ class DueController {
         return calendar(items.open(point.get(), today, today.plusDays(DAYS_IN_FEED), MOST_IN_FEED), 0, words);
     }
 
+    /** Stable while the days move: what it is, and which of several of a kind. */
+    private static String id(DueItems.Item item, Map<String, Integer> seen) {
+        String id = item.fittingId() + "." + item.what();
+        int which = seen.merge(id, 1, Integer::sum);
+        return which == 1 ? id : id + "." + which;
+    }
+
     private ResponseEntity<String> calendar(List<DueItems.Item> due, int revision, Wording words) {
+        Map<String, Integer> seen = new HashMap<>();
         List<FollowUps.FollowUp> followUps = due.stream()
                 .map(item -> new FollowUps.FollowUp(
-                        item.fittingId() + "." + item.what(),
+                        id(item, seen),
                         item.earliest(),
                         words.say(
                                 "due.calendar",

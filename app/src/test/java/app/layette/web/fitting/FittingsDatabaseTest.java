@@ -235,7 +235,7 @@ class FittingsDatabaseTest {
                         + " from fitting g join family f on f.id = g.family_id where f.reference like 'W-%' order by 1",
                 String.class);
         assertThat(blocking)
-                .hasSize(16)
+                .hasSize(17)
                 .contains("Tamsin ready")
                 .filteredOn(each -> each.endsWith("ready"))
                 .hasSize(1);

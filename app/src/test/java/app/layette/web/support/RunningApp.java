@@ -72,6 +72,17 @@ public final class RunningApp implements BeforeEachCallback {
         return kinds;
     }
 
+    /** Changes something in the database that no screen can, such as the day. */
+    public void execute(String sql) {
+        try (Connection connection =
+                        DriverManager.getConnection(database.url(), TestDatabase.USER, database.password());
+                java.sql.Statement statement = connection.createStatement()) {
+            statement.execute(sql);
+        } catch (SQLException e) {
+            throw new IllegalStateException(sql, e);
+        }
+    }
+
     public String address() {
         return "http://127.0.0.1:" + port;
     }

@@ -33,6 +33,7 @@ import tools.jackson.databind.JavaType;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationContext;
 import tools.jackson.databind.ValueDeserializer;
+import tools.jackson.databind.cfg.DateTimeFeature;
 import tools.jackson.databind.cfg.EnumFeature;
 import tools.jackson.databind.cfg.MapperConfig;
 import tools.jackson.databind.introspect.AnnotatedClass;
@@ -78,6 +79,8 @@ public final class LayetteJson {
                         .withGetterVisibility(JsonAutoDetect.Visibility.NONE)
                         .withFieldVisibility(JsonAutoDetect.Visibility.ANY))
                 .changeDefaultPropertyInclusion(old -> JsonInclude.Value.ALL_NON_NULL)
+                // A moment keeps the offset it was written with: what is sealed must read back as it was.
+                .disable(DateTimeFeature.ADJUST_DATES_TO_CONTEXT_TIME_ZONE)
                 .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
                 .enable(EnumFeature.FAIL_ON_NUMBERS_FOR_ENUMS);
     }

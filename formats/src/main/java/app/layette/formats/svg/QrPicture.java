@@ -38,10 +38,25 @@ public final class QrPicture {
         }
         StringBuilder path = new StringBuilder();
         for (int y = 0; y < code.getHeight(); y++) {
-            for (int x = 0; x < code.getWidth(); x++) {
-                if (code.get(x, y)) {
-                    path.append("M").append(x).append(' ').append(y).append("h1v1h-1z");
+            int x = 0;
+            while (x < code.getWidth()) {
+                int run = 0;
+                while (x + run < code.getWidth() && code.get(x + run, y)) {
+                    run++;
                 }
+                if (run > 0) {
+                    // A run at a time: single squares would show hairlines between them.
+                    path.append("M")
+                            .append(x)
+                            .append(' ')
+                            .append(y)
+                            .append('h')
+                            .append(run)
+                            .append("v1h-")
+                            .append(run)
+                            .append('z');
+                }
+                x += Math.max(1, run);
             }
         }
         return "<svg xmlns=\"http://www.w3.org/2000/svg\" class=\"qr\" viewBox=\"0 0 " + code.getWidth() + " "

@@ -1,0 +1,73 @@
+package app.layette.core.misuse;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Misuse;
+import app.layette.core.entry.Question;
+import app.layette.core.fixture.FittingBuilder;
+import app.layette.core.misuse.AsFound.Found;
+import app.layette.core.misuse.AsFound.Now;
+import app.layette.core.misuse.Misuses.Area;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class AsFoundTest {
+    private static final int LEAST = 60;
+
+    private static List<Found> found(FittingBuilder fitting) {
+        return AsFound.of(fitting.plan()).found();
+    }
+
+    @Test
+    void theCatalogueIsWholeAndEveryAreaHasSomethingToFind() {
+        assertThat(Misuse.values()).hasSizeGreaterThanOrEqualTo(LEAST);
+        assertThat(Area.values()).allMatch(area -> !Misuses.in(area).isEmpty());
+    }
+
+    /** Found when everything had been looked at before: no look was made since, so it is still so. */
+    @ParameterizedTest
+    @EnumSource(
+            value = Misuse.class,
+            names = {"HARNESS_LOOSE", "CLIP_LOW", "BASE_LOOSE", "ANCHOR_NOT_CLICKED", "HANDLE_WRONG", "TOO_UPRIGHT"})
+    void aLookThatWasMadeBeforePutsNothingRight(Misuse misuse) {
+        FittingBuilder fitting = FittingBuilder.ready();
+        fitting.add(new Fact.FoundSo("u1", misuse, true));
+        assertThat(found(fitting)).extracting(Found::now).containsExactly(Now.STILL_SO);
+    }
+
+    @Test
+    void aLookMadeSinceSaysWhatPutItRight() {
+        FittingBuilder fitting = FittingBuilder.ready();
+        fitting.add(new Fact.FoundSo("u1", Misuse.HARNESS_LOOSE, true));
+        fitting.answer(Question.SNUG, "SNUG");
+        Found snug = found(fitting).get(0);
+        assertThat(snug.now()).isEqualTo(Now.PUT_RIGHT);
+        assertThat(snug.since()).isEqualTo(fitting.lastSeq());
+        fitting.answer(Question.SNUG, "LOOSE");
+        assertThat(found(fitting).get(0).now()).isEqualTo(Now.STILL_SO);
+    }
+
+    @Test
+    void whatTheMethodHasNotFallsAway() {
+        FittingBuilder fitting = FittingBuilder.ready(Method.BASE_BELT);
+        fitting.add(new Fact.FoundSo("u1", Misuse.ANCHOR_NOT_CLICKED, true));
+        assertThat(found(fitting)).extracting(Found::now).containsExactly(Now.FALLS_AWAY);
+    }
+
+    @Test
+    void takenBackNothingWasFoundAndTwiceIsOnce() {
+        FittingBuilder fitting = FittingBuilder.ready();
+        fitting.add(new Fact.FoundSo("u1", Misuse.CLIP_LOW, true));
+        fitting.add(new Fact.FoundSo("u1", Misuse.CLIP_LOW, true));
+        assertThat(found(fitting)).hasSize(1);
+        fitting.add(new Fact.FoundSo("u1", Misuse.CLIP_LOW, false));
+        assertThat(found(fitting)).isEmpty();
+        assertThat(fitting.plan().mayHandOver())
+                .as("what was found blocks nothing by itself")
+                .isTrue();
+    }
+}

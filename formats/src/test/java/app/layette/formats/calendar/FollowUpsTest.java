@@ -1,0 +1,50 @@
+package app.layette.formats.calendar;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.layette.formats.calendar.FollowUps.FollowUp;
+import java.io.IOException;
+import java.io.StringReader;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import net.fortuna.ical4j.data.CalendarBuilder;
+import net.fortuna.ical4j.data.ParserException;
+import net.fortuna.ical4j.model.Calendar;
+import org.junit.jupiter.api.Test;
+
+class FollowUpsTest {
+    private static final Instant NOW = Instant.parse("2026-11-25T10:00:00Z");
+
+    private static FollowUp slot(String day, int revision) {
+        return new FollowUp(
+                "f1.date.NEXT_SLOT",
+                LocalDate.parse(day),
+                "W-1: next slot; look, then move",
+                "likely 17 Jan",
+                revision);
+    }
+
+    @Test
+    void aWholeDayWithAStableIdThatAReaderCanRead() throws IOException, ParserException {
+        String text = FollowUps.of(List.of(slot("2027-01-11", 7)), NOW);
+        assertThat(text)
+                .contains("DTSTART;VALUE=DATE:20270111", "UID:f1.date.NEXT_SLOT@layette.invalid", "SEQUENCE:7")
+                .contains("SUMMARY:W-1: next slot\\; look\\, then move");
+        Calendar read = new CalendarBuilder().build(new StringReader(text));
+        assertThat(read.getComponents()).hasSize(1);
+    }
+
+    /** The same follow-up on another day is an update, not a second one. */
+    @Test
+    void movedItKeepsItsId() {
+        String before = FollowUps.of(List.of(slot("2027-01-11", 7)), NOW);
+        String after = FollowUps.of(List.of(slot("2027-01-05", 8)), NOW.plusSeconds(60));
+        assertThat(line(after, "UID")).isEqualTo(line(before, "UID"));
+        assertThat(line(after, "SEQUENCE")).isNotEqualTo(line(before, "SEQUENCE"));
+    }
+
+    private static String line(String text, String name) {
+        return text.lines().filter(each -> each.startsWith(name)).findFirst().orElseThrow();
+    }
+}
