@@ -62,3 +62,16 @@ create table simulated_mail (
     body       text         not null
 );
 create index simulated_mail_of on simulated_mail (point_id, at desc);
+
+-- Photographs of a fitting, made small and clean on the way in: no location, no camera, no name.
+create table photo (
+    id         uuid        not null primary key,
+    fitting_id uuid        not null references fitting,
+    at         timestamptz not null,
+    by_user    varchar(60) not null,
+    width      int         not null,
+    height     int         not null,
+    sha256     char(64)    not null,
+    picture    bytea       not null
+);
+create index photo_of on photo (fitting_id, at);

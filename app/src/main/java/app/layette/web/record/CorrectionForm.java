@@ -29,6 +29,7 @@ final class CorrectionForm {
         return !(fact instanceof Fact.Ended
                 || fact instanceof Fact.Countersigned
                 || fact instanceof Fact.Noted
+                || fact instanceof Fact.PhotoTaken
                 || fact instanceof Fact.Acted
                 || fact instanceof Fact.WebbingMoved
                 || fact instanceof Fact.BoxChosen

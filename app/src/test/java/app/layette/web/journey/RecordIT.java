@@ -75,6 +75,32 @@ class RecordIT {
     }
 
     @Test
+    void aPhotographIsKeptAndABadOneRefusedWithASentence() {
+        try (Desk desk = new Desk(app.address(), 390, 844)) {
+            desk.signIn("marit").page().click("text=Bramwell");
+            desk.page().click("text=Photographs");
+            desk.isAccessible("photographs");
+            desk.fitsItsWidth("photographs");
+            desk.page().setInputFiles("[name=photo]", java.nio.file.Path.of("..", "examples", "cases", "ready.json"));
+            desk.page().selectOption("[name=about]", "label");
+            desk.page().click(".take-photo .go");
+            assertThat(desk.page().textContent(".refused")).contains("This is no photograph");
+            assertThat(desk.page().inputValue("[name=about]")).isEqualTo("label");
+            desk.page()
+                    .setInputFiles(
+                            "[name=photo]", java.nio.file.Path.of("..", "docs", "screenshots", "fitting-side.png"));
+            desk.page().click(".take-photo .go");
+            assertThat(desk.page().locator(".gallery img").count()).isEqualTo(1);
+            Object width = desk.page()
+                    .evaluate("async () => { const img = document.querySelector('.gallery img');"
+                            + " img.loading = 'eager'; await img.decode(); return img.naturalWidth; }");
+            assertThat(((Number) width).intValue()).isBetween(1, 1600);
+            assertThat(app.newestKinds("Bramwell", 1)).containsExactly("photoTaken");
+            desk.isQuiet();
+        }
+    }
+
+    @Test
     void fromAsFoundToTheSealedRecordThePaperAndTheDueList() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
             desk.signIn("marit").page().click("text=Tamsin");

@@ -28,19 +28,25 @@ public final class RunningApp implements BeforeEachCallback {
     private static final Duration LONGEST_START = Duration.ofMinutes(4);
     private static RunningApp shared;
 
-    private final TestDatabase database = TestDatabase.create();
+    private final TestDatabase database;
     private final int port = freePort();
     private Process process;
 
     private RunningApp() {
+        this(TestDatabase.create());
+    }
+
+    /** One of somebody's own, on a database of its own. */
+    public RunningApp(TestDatabase database) {
+        this.database = database;
         Runtime.getRuntime().addShutdownHook(new Thread(this::kill));
         start();
-        database.keep();
     }
 
     public static synchronized RunningApp shared() {
         if (shared == null) {
             shared = new RunningApp();
+            shared.database.keep();
         }
         return shared;
     }

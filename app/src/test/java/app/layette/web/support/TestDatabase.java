@@ -14,6 +14,11 @@ public record TestDatabase(String port, String name, String password) {
         String port = needed("LAYETTE_TEST_DB_PORT");
         String password = needed("LAYETTE_TEST_DB_PASSWORD");
         String name = "t_" + UUID.randomUUID().toString().replace("-", "");
+        return create(port, password, name);
+    }
+
+    /** A new, empty database in a cluster of somebody's own. */
+    public static TestDatabase create(String port, String password, String name) {
         TestDatabase made = new TestDatabase(port, name, password);
         made.onServer("create database " + name);
         return made;

@@ -164,6 +164,15 @@ public sealed interface Fact {
             HandlePosition handle)
             implements Fact {}
 
+    /**
+     * A photograph that was taken and is kept with the record.
+     *
+     * @param photo its id
+     * @param about step or moment that it shows
+     * @param sha256 of the kept picture, so that the seal covers it
+     */
+    record PhotoTaken(String of, UUID photo, String about, String sha256) implements Fact {}
+
     /** Something found wrong before anything was touched; {@code there} is false where it is taken back. */
     record FoundSo(String of, Misuse misuse, boolean there) implements Fact {}
 

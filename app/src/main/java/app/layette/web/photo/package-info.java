@@ -1,0 +1,3 @@
+/** Photographs kept with the record: made small, turned upright, and stripped of everything but the picture. */
+@org.springframework.modulith.ApplicationModule(displayName = "Photos")
+package app.layette.web.photo;

@@ -1,0 +1,142 @@
+package app.layette.web.soak;
+
+import app.layette.web.support.Desk;
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** A technician who enters without pause, and sends again, under the same id, what nobody acknowledged. */
+final class Technician implements Callable<List<Technician.Sent>> {
+    private static final Pattern CSRF = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
+    private static final Duration PATIENCE = Duration.ofSeconds(10);
+    private static final int PAUSE_MS = 150;
+    private static final int ENDED_MINUTES = 3;
+
+    /** An entry that the application acknowledged. */
+    record Sent(UUID fitting, UUID id) {}
+
+    private final HttpClient http = HttpClient.newBuilder()
+            .cookieHandler(new CookieManager())
+            .connectTimeout(PATIENCE)
+            .build();
+    private final String address;
+    private final String name;
+    private final List<UUID> fittings;
+    private final Instant until;
+    private final Random random;
+    private String csrf = "";
+
+    Technician(String address, String name, List<UUID> fittings, Instant until, long seed) {
+        this.address = address;
+        this.name = name;
+        this.fittings = fittings;
+        this.until = until;
+        this.random = new Random(seed);
+    }
+
+    @Override
+    public List<Sent> call() throws InterruptedException {
+        signIn();
+        List<Sent> acknowledged = new ArrayList<>();
+        while (Instant.now().isBefore(until)) {
+            UUID fitting = fittings.get(random.nextInt(fittings.size()));
+            UUID id = UUID.randomUUID();
+            Map<String, String> fields = random.nextBoolean()
+                    ? Map.of("kind", "acted", "act", "PRESSED_OR_ROCKED")
+                    : Map.of("kind", "answered", "question", "MOVEMENT", "answer", "UNDER_AN_INCH");
+            while (!send(fitting, id, fields)) {
+                Thread.sleep(PAUSE_MS);
+                if (Instant.now().isAfter(until.plus(Duration.ofMinutes(ENDED_MINUTES)))) {
+                    throw new IllegalStateException("The application never came back for " + name);
+                }
+            }
+            acknowledged.add(new Sent(fitting, id));
+        }
+        return acknowledged;
+    }
+
+    private void signIn() throws InterruptedException {
+        while (true) {
+            try {
+                csrf = token(get("/sign-in"));
+                HttpResponse<String> answer =
+                        post("/sign-in", Map.of("username", name, "password", Desk.PASSWORD, "_csrf", csrf));
+                if (answer.statusCode() == 302) {
+                    csrf = token(get("/fittings/new"));
+                    return;
+                }
+            } catch (IOException e) {
+                // Not there just now: again.
+            }
+            Thread.sleep(PAUSE_MS);
+        }
+    }
+
+    private boolean send(UUID fitting, UUID id, Map<String, String> fact) throws InterruptedException {
+        Map<String, String> fields = new java.util.HashMap<>(fact);
+        fields.put("id", id.toString());
+        fields.put("seen", "1");
+        fields.put("of", "u1");
+        fields.put("_csrf", csrf);
+        try {
+            HttpResponse<String> answer = post("/fittings/" + fitting + "/entries", fields);
+            String to = answer.headers().firstValue("location").orElse("");
+            boolean signedOut = answer.statusCode() == 403 || to.contains("/sign-in");
+            if (signedOut) {
+                signIn();
+            }
+            return answer.statusCode() == 302 && !signedOut;
+        } catch (IOException e) {
+            return false;
+        }
+    }
+
+    private static String token(String page) throws IOException {
+        Matcher matcher = CSRF.matcher(page);
+        if (!matcher.find()) {
+            throw new IOException("The page has no token");
+        }
+        return matcher.group(1);
+    }
+
+    private String get(String path) throws IOException, InterruptedException {
+        return http.send(
+                        HttpRequest.newBuilder(URI.create(address + path))
+                                .timeout(PATIENCE)
+                                .build(),
+                        BodyHandlers.ofString())
+                .body();
+    }
+
+    private HttpResponse<String> post(String path, Map<String, String> fields)
+            throws IOException, InterruptedException {
+        String form = fields.entrySet().stream()
+                .map(each -> each.getKey() + "=" + URLEncoder.encode(each.getValue(), StandardCharsets.UTF_8))
+                .collect(Collectors.joining("&"));
+        return http.send(
+                HttpRequest.newBuilder(URI.create(address + path))
+                        .timeout(PATIENCE)
+                        .header("Content-Type", "application/x-www-form-urlencoded")
+                        .POST(BodyPublishers.ofString(form))
+                        .build(),
+                BodyHandlers.ofString());
+    }
+}
