@@ -211,6 +211,24 @@ final class CarAsks extends AskForms {
                 List.of(done, declined));
     }
 
+    /** Initials on the screen; the paper has room for no more either. */
+    AskView initials(Ask ask) {
+        String kind = "caregiverSigned";
+        String current = current(Fact.CaregiverSigned.class, Fact.CaregiverSigned::initials);
+        Form form = new Form(
+                hidden(kind, Fittings.UNIT),
+                List.of(),
+                List.of(input(kind, "initials", "text", "", "A. B.")),
+                words.say("submit.initials"));
+        return new AskView(
+                id(ask),
+                words.say("ask.INITIALS"),
+                words.say("ask.INITIALS.help"),
+                ask.answered(),
+                current,
+                List.of(form));
+    }
+
     AskView countersign(Ask ask) {
         Form form = new Form(
                 hidden("countersigned", Fittings.UNIT),

@@ -335,6 +335,7 @@ final class WorkbenchBuilder {
             case MOVEMENT -> seat.movement(ask);
             case TEACH -> car.teach(ask);
             case COUNTERSIGN -> car.countersign(ask);
+            case INITIALS -> car.initials(ask);
             case PAGE -> car.page(ask);
             case END -> car.end(ask);
             case QUICK_SEAT -> seat.quickSeat(ask);

@@ -23,7 +23,8 @@ class EveryViewIT {
             desk.open("/sign-in").isAccessible("sign-in");
             desk.signIn("marit");
             look(desk, "today");
-            for (String path : new String[] {"/fittings/new", "/shelf", "/rolls", "/cars", "/quick"}) {
+            for (String path :
+                    new String[] {"/fittings/new", "/shelf", "/rolls", "/cars", "/quick", "/due", "/class"}) {
                 look(desk.open(path), path);
             }
             for (String child : new String[] {"Tamsin", "Linnea", "Halvard", "Aldis", "Bramwell"}) {
@@ -53,7 +54,8 @@ class EveryViewIT {
     void theWorkbenchIsAccessibleOnTheOtherScreensToo(int width, int height, ColorScheme scheme) {
         try (Desk desk = new Desk(app.address(), width, height, scheme)) {
             desk.signIn("marit");
-            for (String path : new String[] {"/", "/fittings/new", "/shelf", "/rolls", "/cars", "/quick"}) {
+            for (String path :
+                    new String[] {"/", "/fittings/new", "/shelf", "/rolls", "/cars", "/quick", "/due", "/class"}) {
                 desk.open(path).page().waitForLoadState();
                 desk.fitsItsWidth(path);
             }

@@ -164,6 +164,9 @@ public sealed interface Fact {
             HandlePosition handle)
             implements Fact {}
 
+    /** The caregiver signs for the teach-back: initials, on the technician's screen. */
+    record CaregiverSigned(String of, String initials) implements Fact {}
+
     /**
      * A photograph that was taken and is kept with the record.
      *

@@ -28,6 +28,7 @@ public final class FactCheck {
     private static final double FLATTEST_SHELL = 80;
     private static final int MOST_LAYERS = 16;
     private static final int LONGEST_NOTE = 2000;
+    private static final int LONGEST_INITIALS = 6;
 
     private final Situation situation;
     private final List<FieldProblem> problems = new ArrayList<>();
@@ -242,6 +243,11 @@ public final class FactCheck {
                 && taught.outcome() == Fact.TeachOutcome.DECLINED
                 && isBlank(taught.reason())) {
             problems.add(new FieldProblem("reason", "", "NEEDED", "", ""));
+        }
+        if (fact instanceof Fact.CaregiverSigned signed
+                && !isBlank(signed.initials())
+                && signed.initials().strip().length() > LONGEST_INITIALS) {
+            problems.add(FieldProblem.outside("initials", signed.initials(), "1", LONGEST_INITIALS + " letters"));
         }
         if (fact instanceof Fact.Noted noted) {
             if (isBlank(noted.text())) {

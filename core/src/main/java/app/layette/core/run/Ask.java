@@ -45,6 +45,8 @@ public record Ask(Kind kind, String key, boolean answered, boolean optional) {
         MOVEMENT,
         HEAD_ROOM,
         TEACH,
+        /** The caregiver's initials for the teach-back. */
+        INITIALS,
         COUNTERSIGN,
         /** A page of a manual that answers what is not known. */
         PAGE,

@@ -372,6 +372,8 @@ final class StepAsks {
         if (traineeWorked) {
             asks.add(new Ask(Kind.COUNTERSIGN, "", isGood(Conclusion.SIGNED_FOR)));
         }
+        asks.add(Ask.offered(
+                Kind.INITIALS, "", situation.newest(Fact.CaregiverSigned.class).isPresent()));
         asks.add(new Ask(Kind.END, "", situation.ended().isPresent()));
         return asks;
     }
