@@ -33,6 +33,7 @@ import tools.jackson.databind.node.ObjectNode;
 @Service
 public class Shelf {
     private static final int MOST_PARSED_SHEETS = 2_000;
+    private static final int LONGEST_SHEET = 1_000_000;
 
     private final SheetRows rows;
     private final Clock clock;
@@ -88,6 +89,9 @@ public class Shelf {
      */
     @Transactional
     public SheetVersion takeIn(UUID point, String json, Author author) {
+        if (json.length() > LONGEST_SHEET) {
+            throw refused("(document)", json.length() + " characters", "allowed up to " + LONGEST_SHEET);
+        }
         JsonNode document = Schemas.parse(json);
         DocumentKind kind = DocumentKind.of(document)
                 .filter(each -> each == DocumentKind.SEAT_SHEET || each == DocumentKind.VEHICLE_SHEET)
