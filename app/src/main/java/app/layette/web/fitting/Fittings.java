@@ -391,15 +391,21 @@ public class Fittings {
     }
 
     /**
-     * Reads a draft from the fields of a form.
+     * Reads a correction from the fields of a form. It is known no better than what it corrects: an estimate that is
+     * corrected stays an estimate, and a page stays a page.
      *
-     * @throws RefusedEntryException with every problem found
+     * @param before the entries of the fitting
+     * @throws RefusedEntryException with every problem found, or when it corrects nothing
      */
-    public EntryDraft draftOf(Map<String, String> fields, How how) {
+    public EntryDraft correctionOf(Map<String, String> fields, List<Entry> before) {
         Fact fact = FactForm.read(fields);
-        UUID corrects = UUID.fromString(fields.get("corrects"));
-        int seen = fields.getOrDefault("seen", "0").matches("\\d{1,9}") ? Integer.parseInt(fields.get("seen")) : 0;
-        return new EntryDraft(UUID.randomUUID(), seen, null, how, corrects, fact);
+        Entry corrected = before.stream()
+                .filter(each -> each.id().toString().equals(fields.get("corrects")))
+                .findFirst()
+                .orElseThrow(() -> RefusedEntryException.because("CORRECTS_NOTHING"));
+        String last = fields.getOrDefault("seen", "0");
+        int seen = last.matches("\\d{1,9}") ? Integer.parseInt(last) : 0;
+        return new EntryDraft(UUID.randomUUID(), seen, null, corrected.how(), corrected.id(), fact);
     }
 
     /** Says why an entry was refused, a sentence for each problem. */

@@ -149,10 +149,10 @@ class StoryController {
             RedirectAttributes after) {
         try {
             Fittings.Planned fitting = fittings.planned(id, user.pointId());
-            EntryDraft draft = fittings.draftOf(fields, How.MEASURED);
+            EntryDraft draft =
+                    fittings.correctionOf(fields, fitting.plan().situation().everything());
             fittings.correct(id, draft, fields.getOrDefault("why", "").strip(), user.pointId(), user.author());
             after.addFlashAttribute("said", viewing.wording(user).say("record.corrected"));
-            after.addFlashAttribute("lastSeq", fitting.plan().situation().lastSeq());
         } catch (RefusedEntryException e) {
             after.addFlashAttribute("refused", Fittings.say(e, viewing.wording(user)));
             after.addFlashAttribute("typed", fields);

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Author;
+import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.How;
@@ -22,6 +23,7 @@ import app.layette.web.support.TestDatabase;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
@@ -111,6 +113,40 @@ class FittingsDatabaseTest {
         hands.shutdown();
         assertThat(given).doesNotHaveDuplicates();
         assertThat(places()).hasSize(41).isSorted().endsWith(41);
+    }
+
+    /** A guess that is corrected is still a guess, however exact it is typed. */
+    @Test
+    void aCorrectionIsKnownNoBetterThanWhatItCorrects() {
+        EntryDraft guess =
+                EntryDraft.now(new How(How.Kind.ESTIMATED, ""), 1, new Fact.Weighed("r1", Mass.ofKilograms(3)));
+        List<Entry> before = fittings.append(fitting, guess, point, MARIT)
+                .after()
+                .plan()
+                .situation()
+                .everything();
+        EntryDraft correction = fittings.correctionOf(
+                Map.of(
+                        "kind",
+                        "weighed",
+                        "of",
+                        "r1",
+                        "mass",
+                        "3.2 kg",
+                        "corrects",
+                        guess.id().toString()),
+                before);
+        assertThat(correction.how().isEstimate()).isTrue();
+        assertThat(fittings.correct(fitting, correction, "misheard", point, MARIT)
+                        .after()
+                        .plan()
+                        .situation()
+                        .weight())
+                .as("an estimate is never the weight, corrected or not")
+                .isEmpty();
+        assertThatThrownBy(() -> fittings.correctionOf(Map.of("kind", "weighed", "of", "r1", "mass", "3.2 kg"), before))
+                .isInstanceOfSatisfying(
+                        RefusedEntryException.class, e -> assertThat(e.reason()).isEqualTo("CORRECTS_NOTHING"));
     }
 
     @Test

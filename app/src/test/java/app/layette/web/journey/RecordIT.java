@@ -144,7 +144,8 @@ class RecordIT {
         assertThat(desk.page().locator(".story > li").count())
                 .as("neither is kept")
                 .isEqualTo(before);
-        desk.page().click("[aria-label='Correct entry 5']");
+        assertThat(desk.page().inputValue(".correct:visible [name=mass]")).isEqualTo("a lot");
+        assertThat(desk.page().inputValue(".correct:visible [name=why]")).isEqualTo("misread");
         desk.page().fill(".correct:visible [name=mass]", "6 lb 10 oz");
         desk.page().fill(".correct:visible [name=why]", "the scale was misread");
         desk.page().click(".correct:visible button");
