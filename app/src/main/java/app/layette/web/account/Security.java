@@ -29,6 +29,7 @@ public class Security {
                                 "/manifest.webmanifest",
                                 "/sw.js",
                                 "/f/*",
+                                "/f/*/calendar.ics",
                                 "/calendar/*",
                                 "/error")
                         .permitAll()

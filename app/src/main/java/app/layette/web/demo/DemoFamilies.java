@@ -32,6 +32,7 @@ import app.layette.web.account.Point;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.NewFamily;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.temporal.ChronoUnit;
@@ -93,6 +94,26 @@ class DemoFamilies {
                         begin(point, "W-1057", "Philippa", new SheetVersion("wrenfold-thimble", 3), 3)),
                 point,
                 MARIT);
+        RecordFamilies over = new RecordFamilies(viewing.today(point));
+        int day = (int) Duration.ofDays(1).toMinutes();
+        store(
+                over.sealed(begin(
+                        point,
+                        "W-1031",
+                        "Ottilie",
+                        new SheetVersion("wrenfold-thimble", 3),
+                        RecordFamilies.SEALED_DAYS_AGO * day)),
+                point,
+                MARIT);
+        store(
+                over.leftOpen(begin(
+                        point,
+                        "W-1036",
+                        "Caspian",
+                        new SheetVersion("wrenfold-thimble", 3),
+                        RecordFamilies.LEFT_DAYS_AGO * day)),
+                point,
+                TOVE);
         store(ready(point), point, MARIT);
     }
 

@@ -1,27 +1,22 @@
 package app.layette.web.due;
 
 import app.layette.core.finding.Argument;
-import app.layette.formats.calendar.FollowUps;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.Fittings;
 import jakarta.servlet.http.HttpServletRequest;
-import java.security.SecureRandom;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Base64;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -30,15 +25,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
-/** What comes due, overdue first; what was done about it; calendars and letters. */
+/** What comes due for all families, overdue first, and what was done about it. */
 @Controller
 class DueController {
     private static final int MOST_SHOWN = 300;
-    private static final int MOST_IN_FEED = 2000;
-    private static final int TOKEN_BYTES = 32;
-    private static final int DAYS_IN_FEED = 400;
+    private static final int MOST_NOTES = 3;
     private static final int LONGEST_NOTE = 400;
-    private static final String CALENDAR = "text/calendar;charset=UTF-8";
 
     /** How far ahead is looked. */
     enum Ahead {
@@ -67,16 +59,25 @@ class DueController {
             List<String> notes) {}
 
     private final DueItems items;
+    private final DueProjection projection;
+    private final CalendarFeeds feeds;
     private final Fittings fittings;
-    private final Mail mail;
     private final Viewing viewing;
-    private final SecureRandom random = new SecureRandom();
+    private final TransactionTemplate transactions;
 
-    DueController(DueItems items, Fittings fittings, Mail mail, Viewing viewing) {
+    DueController(
+            DueItems items,
+            DueProjection projection,
+            CalendarFeeds feeds,
+            Fittings fittings,
+            Viewing viewing,
+            TransactionTemplate transactions) {
         this.items = items;
+        this.projection = projection;
+        this.feeds = feeds;
         this.fittings = fittings;
-        this.mail = mail;
         this.viewing = viewing;
+        this.transactions = transactions;
     }
 
     @GetMapping("/due")
@@ -88,16 +89,11 @@ class DueController {
         Point point = viewing.point(user);
         LocalDate today = viewing.today(point);
         Wording words = viewing.wording(user);
-        List<DueItems.Mark> marks = items.marks(point.id());
-        List<Line> lines = items.open(point.id(), today, today.plusDays(ahead.days), MOST_SHOWN).stream()
-                .map(item -> line(item, marks, today, words))
-                .toList();
-        byte[] token = new byte[TOKEN_BYTES];
-        random.nextBytes(token);
-        String feed = items.feed(
-                user.userId(),
-                Base64.getUrlEncoder().withoutPadding().encodeToString(token),
-                viewing.clock().instant());
+        List<DueItems.Item> open = items.open(point.id(), today, today.plusDays(ahead.days), MOST_SHOWN);
+        List<DueItems.Mark> marks = items.marks(
+                open.stream().map(DueItems.Item::fittingId).distinct().toList());
+        List<Line> lines =
+                open.stream().map(item -> line(item, marks, today, words)).toList();
         model.addAttribute("day", words.say(today));
         model.addAttribute("today", today);
         model.addAttribute("ahead", ahead);
@@ -106,7 +102,8 @@ class DueController {
         model.addAttribute(
                 "feed",
                 ServletUriComponentsBuilder.fromContextPath(request)
-                        .path("/calendar/" + feed + ".ics")
+                        .path("/calendar/"
+                                + feeds.of(user.userId(), viewing.clock().instant()) + ".ics")
                         .toUriString());
         return "due/due";
     }
@@ -115,10 +112,11 @@ class DueController {
         boolean overdue = item.likely().isBefore(today);
         boolean now = !item.earliest().isAfter(today);
         String standing = overdue ? "overdue" : now ? "now" : "ahead";
+        // What was said about it stays in sight when a new weight moves its day.
         List<String> notes = marks.stream()
-                .filter(mark -> mark.fittingId().equals(item.fittingId())
-                        && mark.what().equals(item.what())
-                        && mark.dueOn().equals(item.likely()))
+                .filter(mark ->
+                        mark.fittingId().equals(item.fittingId()) && mark.what().equals(item.what()))
+                .limit(MOST_NOTES)
                 .map(mark -> note(mark, words))
                 .toList();
         return new Line(
@@ -127,29 +125,18 @@ class DueController {
                 item.reference(),
                 item.what(),
                 words.say(item.what()),
-                when(item, words),
+                DueWords.when(item, words),
                 item.likely().toString(),
                 standing,
                 words.say("due." + standing),
                 notes);
     }
 
-    private static String when(DueItems.Item item, Wording words) {
-        if (item.earliest().equals(item.likely()) && item.likely().equals(item.latest())) {
-            return words.say(item.likely());
-        }
-        Argument on = Argument.of(item.likely());
-        Argument earliest = Argument.of(item.earliest());
-        return item.latest() == null
-                ? words.say("date.from", Map.of("on", on, "earliest", earliest))
-                : words.say(
-                        "date.between", Map.of("on", on, "earliest", earliest, "latest", Argument.of(item.latest())));
-    }
-
     private static String note(DueItems.Mark mark, Wording words) {
         String kind = words.say("due.mark." + mark.kind());
         String until = mark.until() == null ? "" : " " + words.say(mark.until());
-        return kind + until + (mark.note().isBlank() ? "" : ": " + mark.note()) + " (" + mark.byUser() + ")";
+        String said = mark.note().isBlank() ? "" : ": " + mark.note();
+        return kind + until + said + " (" + mark.byUser() + ", " + words.say(mark.day()) + ")";
     }
 
     @PostMapping("/due/{fitting}/marks")
@@ -159,39 +146,41 @@ class DueController {
             @RequestParam UUID id,
             @RequestParam String what,
             @RequestParam LocalDate dueOn,
-            @RequestParam String kind,
+            @RequestParam DueItems.Mark.Kind kind,
             @RequestParam(defaultValue = "") String until,
             @RequestParam(defaultValue = "") String note,
             @RequestParam(defaultValue = "QUARTER") Ahead ahead,
             RedirectAttributes after) {
-        fittings.planned(fitting, user.pointId());
+        Fittings.Planned planned = fittings.planned(fitting, user.pointId());
         Wording words = viewing.wording(user);
         LocalDate today = viewing.today(viewing.point(user));
         List<String> problems = new ArrayList<>();
-        Optional<LocalDate> day = kind.equals("SNOOZED") ? later(until, today, words, problems) : Optional.empty();
-        boolean needsReason = kind.equals("SNOOZED") || kind.equals("CONTACT");
-        if (needsReason && note.isBlank()) {
+        boolean putOff = kind == DueItems.Mark.Kind.SNOOZED;
+        Optional<LocalDate> day = putOff ? later(until, today, words, problems) : Optional.empty();
+        if (kind != DueItems.Mark.Kind.DONE && note.isBlank()) {
             problems.add(words.say("due.refused.note"));
         }
         if (note.length() > LONGEST_NOTE) {
             problems.add(words.say("due.refused.long", Map.of("length", Argument.of(note.length()))));
         }
-        boolean known = List.of("DONE", "SNOOZED", "CONTACT").contains(kind) && items.exists(fitting, what, dueOn);
-        if (!known) {
+        if (items.find(fitting, what, dueOn).isEmpty()) {
             problems.add(words.say("due.refused.gone"));
         }
         if (problems.isEmpty()) {
-            items.mark(
-                    id,
-                    new DueItems.Mark(
-                            fitting,
-                            what,
-                            dueOn,
-                            kind,
-                            day.orElse(null),
-                            note.strip(),
-                            user.author().id()),
-                    viewing.clock().instant());
+            DueItems.Mark mark = new DueItems.Mark(
+                    fitting,
+                    what,
+                    dueOn,
+                    kind,
+                    day.orElse(null),
+                    note.strip(),
+                    user.author().id(),
+                    today);
+            transactions.executeWithoutResult(status -> {
+                items.mark(id, mark, viewing.clock().instant());
+                // What comes again has its next day now.
+                projection.project(fitting, user.pointId(), planned.plan());
+            });
         } else {
             after.addFlashAttribute("refused", problems);
             after.addFlashAttribute("typedFor", fitting + what);
@@ -218,97 +207,5 @@ class DueController {
                         "lowest", Argument.of(today.plusDays(1).toString()),
                         "highest", Argument.of(last.toString()))));
         return Optional.empty();
-    }
-
-    /** Writes to a family about one thing that comes due. */
-    @PostMapping("/due/{fitting}/letters")
-    String write(
-            @AuthenticationPrincipal SignedIn user,
-            @PathVariable UUID fitting,
-            @RequestParam UUID id,
-            @RequestParam String what,
-            @RequestParam LocalDate dueOn,
-            @RequestParam(defaultValue = "QUARTER") Ahead ahead) {
-        Fittings.Planned planned = fittings.planned(fitting, user.pointId());
-        Wording words = viewing.wording(user);
-        items.of(fitting).stream()
-                .filter(item -> item.what().equals(what) && item.likely().equals(dueOn))
-                .findFirst()
-                .ifPresent(item -> {
-                    mail.send(
-                            user.pointId(),
-                            new Mail.Letter(
-                                    planned.reference(),
-                                    words.say("letter.subject", Map.of("child", Argument.of(planned.childName()))),
-                                    words.say(
-                                            "letter.body",
-                                            Map.of(
-                                                    "child", Argument.of(planned.childName()),
-                                                    "what", new Argument.OfKey(what),
-                                                    "when", Argument.of(when(item, words)),
-                                                    "point",
-                                                            Argument.of(viewing.point(user)
-                                                                    .name())))));
-                    items.mark(
-                            id,
-                            new DueItems.Mark(
-                                    fitting,
-                                    what,
-                                    dueOn,
-                                    "CONTACT",
-                                    null,
-                                    words.say("due.letterSent"),
-                                    user.author().id()),
-                            viewing.clock().instant());
-                });
-        return "redirect:/due?ahead=" + ahead;
-    }
-
-    /** The follow-ups of one family as a file. */
-    @GetMapping("/fittings/{id}/calendar.ics")
-    ResponseEntity<String> family(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id) {
-        Fittings.Planned planned = fittings.planned(id, user.pointId());
-        Wording words = viewing.wording(user);
-        return calendar(items.of(id), planned.plan().situation().lastSeq(), words);
-    }
-
-    /** A technician's private feed: no names in it, since calendars are shared more than one thinks. */
-    @GetMapping("/calendar/{token}.ics")
-    ResponseEntity<String> feed(@PathVariable String token) {
-        Optional<UUID> point = items.pointOfFeed(token);
-        if (point.isEmpty()) {
-            return ResponseEntity.notFound().build();
-        }
-        Wording words = new Wording(Locale.ENGLISH, Wording.DEFAULT_UNITS);
-        LocalDate today = viewing.today(viewing.point(point.get()));
-        return calendar(items.open(point.get(), today, today.plusDays(DAYS_IN_FEED), MOST_IN_FEED), 0, words);
-    }
-
-    /** Stable while the days move: what it is, and which of several of a kind. */
-    private static String id(DueItems.Item item, Map<String, Integer> seen) {
-        String id = item.fittingId() + "." + item.what();
-        int which = seen.merge(id, 1, Integer::sum);
-        return which == 1 ? id : id + "." + which;
-    }
-
-    private ResponseEntity<String> calendar(List<DueItems.Item> due, int revision, Wording words) {
-        Map<String, Integer> seen = new HashMap<>();
-        List<FollowUps.FollowUp> followUps = due.stream()
-                .map(item -> new FollowUps.FollowUp(
-                        id(item, seen),
-                        item.earliest(),
-                        words.say(
-                                "due.calendar",
-                                Map.of(
-                                        "reference",
-                                        Argument.of(item.reference()),
-                                        "what",
-                                        new Argument.OfKey(item.what()))),
-                        when(item, words),
-                        revision))
-                .toList();
-        return ResponseEntity.ok()
-                .header("Content-Type", CALENDAR)
-                .body(FollowUps.of(followUps, viewing.clock().instant()));
     }
 }

@@ -1,7 +1,12 @@
 package app.layette.web.due;
 
+import java.sql.Timestamp;
+import java.sql.Types;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.Period;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -9,7 +14,25 @@ import org.springframework.stereotype.Repository;
 /** The projection of what comes due, and the marks set on it. Plain SQL: a list over many rows, never a graph. */
 @Repository
 class DueItems {
-    /** One thing of one family. {@code latest} may be {@code null}. */
+    private static final String COLUMNS = "select i.fitting_id, a.child_name as child, a.reference, i.what, i.earliest,"
+            + " i.likely, i.latest, i.every, f.last_seq as revision from due_item i join fitting f on f.id = i.fitting_id"
+            + " join family a on a.id = f.family_id";
+    private static final String NOT_SETTLED = " and not exists (select 1 from due_mark m"
+            + " where m.fitting_id = i.fitting_id and m.what = i.what and m.due_on = i.likely"
+            + " and (m.kind = 'DONE' or m.kind = 'SNOOZED' and m.until > :today))";
+    /** A newer fitting of this child in the same restraint and car tells what comes next; the older one is history. */
+    private static final String NOT_TAKEN_OVER =
+            " and not exists (select 1 from fitting g where g.family_id = f.family_id"
+                    + " and g.created_at > f.created_at and g.seat_sheet = f.seat_sheet and g.car is not distinct from f.car"
+                    + " and g.state in ('HANDED_OVER', 'LEFT_WITH_OPEN_FINDINGS'))";
+
+    /**
+     * One thing of one family.
+     *
+     * @param latest {@code null} where it is after two years
+     * @param every how long after it was done it comes again, as an ISO 8601 period; {@code null} for what comes once
+     * @param revision grows with each change of the fitting
+     */
     record Item(
             UUID fittingId,
             String child,
@@ -17,11 +40,31 @@ class DueItems {
             String what,
             LocalDate earliest,
             LocalDate likely,
-            LocalDate latest) {}
+            LocalDate latest,
+            String every,
+            int revision) {
+        Optional<Period> period() {
+            return Optional.ofNullable(every).map(Period::parse);
+        }
+    }
 
-    /** Something noted about it. {@code until} is {@code null} unless it was put off. */
+    /** Something noted about it. {@code until} is {@code null} unless it was put off; {@code day} is when it was noted. */
     record Mark(
-            UUID fittingId, String what, LocalDate dueOn, String kind, LocalDate until, String note, String byUser) {}
+            UUID fittingId,
+            String what,
+            LocalDate dueOn,
+            Kind kind,
+            LocalDate until,
+            String note,
+            String byUser,
+            LocalDate day) {
+        /** What was done about it. */
+        enum Kind {
+            DONE,
+            SNOOZED,
+            CONTACT
+        }
+    }
 
     private final JdbcClient jdbc;
 
@@ -32,27 +75,23 @@ class DueItems {
     void replace(UUID fitting, UUID point, List<Item> items) {
         jdbc.sql("delete from due_item where fitting_id = ?").param(fitting).update();
         for (Item item : items) {
-            jdbc.sql("insert into due_item (fitting_id, point_id, what, earliest, likely, latest)"
-                            + " values (:fitting, :point, :what, :earliest, :likely, :latest)")
+            jdbc.sql("insert into due_item (fitting_id, point_id, what, earliest, likely, latest, every)"
+                            + " values (:fitting, :point, :what, :earliest, :likely, :latest, :every)")
                     .param("fitting", fitting)
                     .param("point", point)
                     .param("what", item.what())
                     .param("earliest", item.earliest())
                     .param("likely", item.likely())
-                    .param("latest", item.latest(), java.sql.Types.DATE)
+                    .param("latest", item.latest(), Types.DATE)
+                    .param("every", item.every(), Types.VARCHAR)
                     .update();
         }
     }
 
-    /** What comes due up to a day and is neither done nor put off, the earliest first. */
+    /** What comes due up to a day and is neither done nor put off: what is overdue first, then the earliest. */
     List<Item> open(UUID point, LocalDate today, LocalDate until, int most) {
-        return jdbc.sql(
-                        "select i.fitting_id, a.child_name as child, a.reference, i.what, i.earliest, i.likely, i.latest"
-                                + " from due_item i join fitting f on f.id = i.fitting_id join family a on a.id = f.family_id"
-                                + " where i.point_id = :point and i.earliest <= :until and not exists (select 1 from due_mark m"
-                                + " where m.fitting_id = i.fitting_id and m.what = i.what and m.due_on = i.likely"
-                                + " and (m.kind = 'DONE' or m.kind = 'SNOOZED' and m.until > :today))"
-                                + " order by i.earliest, a.reference, i.what limit :most")
+        return jdbc.sql(COLUMNS + " where i.point_id = :point and i.earliest <= :until" + NOT_SETTLED + NOT_TAKEN_OVER
+                        + " order by (i.likely < :today) desc, i.earliest, a.reference, i.what limit :most")
                 .param("point", point)
                 .param("until", until)
                 .param("today", today)
@@ -61,71 +100,49 @@ class DueItems {
                 .list();
     }
 
+    /** What a family still has before it: what was put off for us is not put off for them. */
     List<Item> of(UUID fitting) {
-        return jdbc.sql(
-                        "select i.fitting_id, a.child_name as child, a.reference, i.what, i.earliest, i.likely, i.latest"
-                                + " from due_item i join fitting f on f.id = i.fitting_id join family a on a.id = f.family_id"
-                                + " where i.fitting_id = :fitting order by i.earliest, i.what")
+        return jdbc.sql(COLUMNS + " where i.fitting_id = :fitting and not exists (select 1 from due_mark m"
+                        + " where m.fitting_id = i.fitting_id and m.what = i.what and m.due_on = i.likely"
+                        + " and m.kind = 'DONE') order by i.earliest, i.what")
                 .param("fitting", fitting)
                 .query(Item.class)
                 .list();
     }
 
-    boolean exists(UUID fitting, String what, LocalDate likely) {
-        return jdbc.sql(
-                                "select count(*) from due_item where fitting_id = :fitting and what = :what and likely = :likely")
-                        .param("fitting", fitting)
-                        .param("what", what)
-                        .param("likely", likely)
-                        .query(Integer.class)
-                        .single()
+    Optional<Item> find(UUID fitting, String what, LocalDate likely) {
+        return of(fitting).stream()
+                .filter(item -> item.what().equals(what) && item.likely().equals(likely))
+                .findFirst();
+    }
+
+    /** Notes a mark; false when it was noted before. */
+    boolean mark(UUID id, Mark mark, Instant at) {
+        return jdbc.sql("insert into due_mark (id, fitting_id, what, due_on, kind, until, note, by_user, at, day)"
+                                + " values (:id, :fitting, :what, :due, :kind, :until, :note, :by, :at, :day)"
+                                + " on conflict (id) do nothing")
+                        .param("id", id)
+                        .param("fitting", mark.fittingId())
+                        .param("what", mark.what())
+                        .param("due", mark.dueOn())
+                        .param("kind", mark.kind().name())
+                        .param("until", mark.until(), Types.DATE)
+                        .param("note", mark.note())
+                        .param("by", mark.byUser())
+                        .param("at", Timestamp.from(at))
+                        .param("day", mark.day())
+                        .update()
                 > 0;
     }
 
-    void mark(UUID id, Mark mark, java.time.Instant at) {
-        jdbc.sql(
-                        "insert into due_mark (id, fitting_id, what, due_on, kind, until, note, by_user, at)"
-                                + " values (:id, :fitting, :what, :due, :kind, :until, :note, :by, :at) on conflict (id) do nothing")
-                .param("id", id)
-                .param("fitting", mark.fittingId())
-                .param("what", mark.what())
-                .param("due", mark.dueOn())
-                .param("kind", mark.kind())
-                .param("until", mark.until(), java.sql.Types.DATE)
-                .param("note", mark.note())
-                .param("by", mark.byUser())
-                .param("at", java.sql.Timestamp.from(at))
-                .update();
-    }
-
-    List<Mark> marks(UUID point) {
-        return jdbc.sql("select m.fitting_id, m.what, m.due_on, m.kind, m.until, m.note, m.by_user from due_mark m"
-                        + " join fitting f on f.id = m.fitting_id where f.point_id = :point order by m.at")
-                .param("point", point)
-                .query(Mark.class)
-                .list();
-    }
-
-    /** The feed of a user, made where there is none. */
-    String feed(UUID user, String freshToken, java.time.Instant at) {
-        jdbc.sql("insert into calendar_feed (token, user_id, made_at) values (:token, :user, :at)"
-                        + " on conflict (user_id) do nothing")
-                .param("token", freshToken)
-                .param("user", user)
-                .param("at", java.sql.Timestamp.from(at))
-                .update();
-        return jdbc.sql("select token from calendar_feed where user_id = :user")
-                .param("user", user)
-                .query(String.class)
-                .single();
-    }
-
-    /** The fitting point whose follow-ups a feed shows; empty when there is no such feed. */
-    java.util.Optional<UUID> pointOfFeed(String token) {
-        return jdbc.sql(
-                        "select u.point_id from calendar_feed c join app_user u on u.id = c.user_id where c.token = :token")
-                .param("token", token)
-                .query(UUID.class)
-                .optional();
+    /** Every mark on these fittings, the newest first. */
+    List<Mark> marks(List<UUID> fittings) {
+        return fittings.isEmpty()
+                ? List.of()
+                : jdbc.sql("select fitting_id, what, due_on, kind, until, note, by_user, day from due_mark"
+                                + " where fitting_id in (:fittings) order by at desc")
+                        .param("fittings", fittings)
+                        .query(Mark.class)
+                        .list();
     }
 }

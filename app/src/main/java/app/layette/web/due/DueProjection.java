@@ -1,10 +1,22 @@
 package app.layette.web.due;
 
+import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fitting.DatedEvent;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingState;
+import app.layette.web.account.Point;
+import app.layette.web.account.Viewing;
 import app.layette.web.fitting.FittingChanged;
+import app.layette.web.fitting.FittingPlannedAgain;
+import app.layette.web.shelf.Shelf;
+import java.time.LocalDate;
+import java.time.Period;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
@@ -14,36 +26,75 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 class DueProjection {
     private final DueItems items;
+    private final Shelf shelf;
+    private final Viewing viewing;
 
-    DueProjection(DueItems items) {
+    DueProjection(DueItems items, Shelf shelf, Viewing viewing) {
         this.items = items;
+        this.shelf = shelf;
+        this.viewing = viewing;
     }
 
     @EventListener
     @Transactional(propagation = Propagation.MANDATORY)
     public void onChange(FittingChanged changed) {
-        items.replace(changed.fitting(), changed.point(), due(changed));
+        project(changed.fitting(), changed.point(), changed.plan());
     }
 
-    /** Nothing comes due for a seat that was never fitted. */
-    private static List<DueItems.Item> due(FittingChanged changed) {
-        FittingPlan plan = changed.plan();
-        boolean nothing = plan.state() == FittingState.NOT_FITTED || plan.state() == FittingState.TAUGHT;
-        return plan.dates().stream()
-                .filter(event -> !nothing)
-                .map(event -> item(changed, event))
+    @EventListener
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void onPlannedAgain(FittingPlannedAgain planned) {
+        project(planned.fitting(), planned.point(), planned.plan());
+    }
+
+    /** Writes what comes due from a plan and from what was done since. */
+    void project(UUID fitting, UUID point, FittingPlan plan) {
+        Map<String, LocalDate> done = items.marks(List.of(fitting)).stream()
+                .filter(mark -> mark.kind() == DueItems.Mark.Kind.DONE)
+                .collect(Collectors.toMap(DueItems.Mark::what, DueItems.Mark::day, (newest, older) -> newest));
+        List<DueItems.Item> due = events(plan, viewing.point(point)).stream()
+                .map(event -> item(fitting, event, Optional.ofNullable(done.get(event.key()))))
                 .distinct()
                 .toList();
+        items.replace(fitting, point, due);
     }
 
-    private static DueItems.Item item(FittingChanged changed, DatedEvent event) {
+    private List<DatedEvent> events(FittingPlan plan, Point point) {
+        // Nothing comes due for a seat that was never fitted.
+        if (plan.state() == FittingState.NOT_FITTED || plan.state() == FittingState.TAUGHT) {
+            return List.of();
+        }
+        List<DatedEvent> events = new ArrayList<>(plan.dates());
+        // While a fitting is open a newer sheet keeps its gate shut; afterwards somebody has to be told.
+        if (plan.state() != FittingState.OPEN) {
+            plan.situation().pendingVersions().stream()
+                    .map(sheet -> arrived(sheet, plan, point))
+                    .max(LocalDate::compareTo)
+                    .ifPresent(day -> events.add(DatedEvent.once("date.NEWER_SHEET", day)));
+        }
+        return events;
+    }
+
+    private LocalDate arrived(SheetVersion sheet, FittingPlan plan, Point point) {
+        return shelf.arrived(point.id(), sheet)
+                .map(at -> at.atZone(point.zone()).toLocalDate())
+                .orElse(plan.situation().today());
+    }
+
+    /** What comes again counts from the day on which it was last done. */
+    private static DueItems.Item item(UUID fitting, DatedEvent event, Optional<LocalDate> done) {
+        LocalDate on = done.flatMap(event::after)
+                .filter(day -> day.isAfter(event.on()))
+                .orElse(event.on());
         return new DueItems.Item(
-                changed.fitting(),
+                fitting,
                 "",
                 "",
                 event.key(),
-                event.earliest().orElse(event.on()),
-                event.on(),
-                event.latest().orElse(event.earliest().isPresent() ? null : event.on()));
+                event.earliest().orElse(on),
+                on,
+                event.latest().orElse(event.earliest().isPresent() ? null : on),
+                event.every().map(Period::toString).orElse(null),
+                0);
     }
 }

@@ -3,6 +3,7 @@ package app.layette.web.fitting;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.DatedEvent;
 import app.layette.formats.wording.Wording;
+import java.time.Period;
 import java.util.Map;
 
 /** Says when something comes due: the day, or the likely one with how far it may be off. */
@@ -10,6 +11,12 @@ public final class DateWords {
     private DateWords() {}
 
     public static String when(DatedEvent event, Wording words) {
+        if (event.every().isPresent()) {
+            Period every = event.every().get();
+            return words.say(
+                    every.getMonths() > 0 ? "date.again.MONTH" : "date.again.DAYS",
+                    Map.of("on", Argument.of(event.on()), "days", Argument.of(every.getDays())));
+        }
         if (event.earliest().isEmpty()) {
             return words.say("date.fixed", Map.of("on", Argument.of(event.on())));
         }

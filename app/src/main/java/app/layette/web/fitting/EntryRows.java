@@ -10,5 +10,8 @@ interface EntryRows extends JpaRepository<EntryRow, EntryRow.Key> {
     @Query("select e from EntryRow e where e.key.fittingId = :fitting and e.key.seq > :seq order by e.key.seq")
     List<EntryRow> after(UUID fitting, int seq);
 
+    @Query("select e.document from EntryRow e where e.key.fittingId = :fitting order by e.key.seq")
+    List<String> documents(UUID fitting);
+
     Optional<EntryRow> findById(UUID id);
 }

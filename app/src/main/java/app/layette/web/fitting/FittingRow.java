@@ -23,8 +23,8 @@ class FittingRow {
     /** What stays the same from the beginning. */
     record Beginning(UUID pointId, String profileId, int profileVersion, String lawCountry, String seatSheet) {}
 
-    /** What lists show; written in the transaction of each entry. */
-    record Overview(FittingState state, String nextStep, int blocking, LocalDate nextChangeOn) {}
+    /** What lists show; written in the transaction of each entry, and again when the day changes it. */
+    record Overview(FittingState state, String nextStep, int blocking, LocalDate nextChangeOn, String car) {}
 
     @Id
     private UUID id;
@@ -66,6 +66,8 @@ class FittingRow {
     @Column(name = "next_change_on")
     private LocalDate nextChangeOn;
 
+    private String car;
+
     @Column(name = "touched_at")
     private Instant touchedAt;
 
@@ -101,7 +103,7 @@ class FittingRow {
     }
 
     Overview overview() {
-        return new Overview(state, nextStep, blocking, nextChangeOn);
+        return new Overview(state, nextStep, blocking, nextChangeOn, car);
     }
 
     Instant touchedAt() {
@@ -113,11 +115,16 @@ class FittingRow {
         return ++lastSeq;
     }
 
-    void show(Overview overview, Instant now) {
+    /** Somebody entered something. */
+    void touch(Instant now) {
+        this.touchedAt = now;
+    }
+
+    void show(Overview overview) {
         this.state = overview.state();
         this.nextStep = overview.nextStep();
         this.blocking = overview.blocking();
         this.nextChangeOn = overview.nextChangeOn();
-        this.touchedAt = now;
+        this.car = overview.car();
     }
 }

@@ -21,6 +21,13 @@ interface FittingRows extends JpaRepository<FittingRow, UUID> {
     @Query("select f from FittingRow f where f.id = :id and f.pointId = :point")
     Optional<FittingRow> lock(UUID id, UUID point);
 
+    /** {@code pattern} in lower case, with its own wildcards escaped by a backslash; index family_find serves it. */
+    @Query("""
+            select f from FittingRow f join fetch f.family a
+            where f.pointId = :point and lower(a.reference || ' ' || a.childName) like :pattern escape '\\'
+            order by f.touchedAt desc""")
+    List<FittingRow> find(UUID point, String pattern, Limit limit);
+
     @Query("""
             select f from FittingRow f join fetch f.family
             where f.pointId = :point and (f.touchedAt >= :since or f.state = 'OPEN')

@@ -5,36 +5,30 @@ import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FactCheck;
 import app.layette.core.entry.FieldProblem;
-import app.layette.core.entry.FittingRecord;
-import app.layette.core.entry.FittingRecord.Unit;
 import app.layette.core.entry.How;
-import app.layette.core.entry.Sheets;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fitting.FittingPlan;
-import app.layette.core.fitting.FittingPlanner;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.fitting.PlanDifference;
 import app.layette.core.measure.Mass;
-import app.layette.core.practice.Practice;
 import app.layette.core.practice.PracticeProfile;
-import app.layette.core.rethread.Move;
-import app.layette.core.rethread.ShellBack;
 import app.layette.core.ride.EarlierClearing;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.vehicle.VehicleSheet;
 import app.layette.formats.json.LayetteJson;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.practice.Profiles;
-import app.layette.web.shelf.Shelf;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -67,28 +61,24 @@ public class Fittings {
     private final FamilyRows families;
     private final FittingRows fittings;
     private final EntryRows entries;
-    private final EntryLog log;
     private final Profiles profiles;
-    private final Shelf shelf;
+    private final FittingPlans plans;
     private final Viewing viewing;
     private final ApplicationEventPublisher events;
-    private final FittingPlanner planner = new FittingPlanner();
 
     Fittings(
             FamilyRows families,
             FittingRows fittings,
             EntryRows entries,
-            EntryLog log,
             Profiles profiles,
-            Shelf shelf,
+            FittingPlans plans,
             Viewing viewing,
             ApplicationEventPublisher events) {
         this.families = families;
         this.fittings = fittings;
         this.entries = entries;
-        this.log = log;
         this.profiles = profiles;
-        this.shelf = shelf;
+        this.plans = plans;
         this.viewing = viewing;
         this.events = events;
     }
@@ -117,12 +107,12 @@ public class Fittings {
                         point.lawCountry(),
                         begin.seat().id()),
                 viewing.clock().instant()));
-        FittingPlan plan = plan(row, point, List.of());
+        FittingPlan plan = plans.of(row, point, List.of());
         List<EntryDraft> first = new ArrayList<>(carried);
         first.addAll(begin.entries());
         for (EntryDraft draft : first) {
             Entry entry = store(row, draft, author, point, plan);
-            plan = planAfter(row, point, plan, entry);
+            plan = plans.after(row, point, plan, entry);
         }
         project(row, plan);
         if (!first.isEmpty()) {
@@ -134,6 +124,15 @@ public class Fittings {
         return row.id();
     }
 
+    /** A fitting whose next entry waits: nobody else adds to it until the transaction is over. */
+    private record Locked(FittingRow row, Point point, FittingPlan plan) {}
+
+    private Locked lock(UUID fittingId, UUID pointId) {
+        Point point = viewing.point(pointId);
+        FittingRow row = fittings.lock(fittingId, pointId).orElseThrow(NoSuchFittingException::new);
+        return new Locked(row, point, plans.of(row, point));
+    }
+
     /**
      * Adds an entry. Sending the same one twice is harmless.
      *
@@ -142,21 +141,25 @@ public class Fittings {
      */
     @Transactional
     public Appended append(UUID fittingId, EntryDraft draft, UUID pointId, Author author) {
-        Point point = viewing.point(pointId);
-        FittingRow row = fittings.lock(fittingId, pointId).orElseThrow(NoSuchFittingException::new);
-        FittingPlan before = plan(row, point, log.of(row));
+        return add(lock(fittingId, pointId), draft, author);
+    }
+
+    private Appended add(Locked fitting, EntryDraft draft, Author author) {
+        FittingRow row = fitting.row();
+        FittingPlan before = fitting.plan();
         Optional<EntryRow> held = entries.findById(draft.id());
         if (held.isPresent()) {
-            if (!held.get().key().fittingId().equals(fittingId)) {
+            if (!held.get().key().fittingId().equals(row.id())) {
                 throw RefusedEntryException.because("ID_TAKEN");
             }
             return new Appended(held.get().key().seq(), planned(row, before), PlanDifference.between(before, before));
         }
-        checkAllowed(draft, before, author);
-        Entry entry = store(row, draft, author, point, before);
-        FittingPlan after = planAfter(row, point, before, entry);
+        Admission.check(draft, before, author);
+        Entry entry = store(row, draft, author, fitting.point(), before);
+        FittingPlan after = plans.after(row, fitting.point(), before, entry);
+        row.touch(viewing.clock().instant());
         project(row, after);
-        events.publishEvent(new FittingChanged(row.id(), pointId, entry, after));
+        events.publishEvent(new FittingChanged(row.id(), fitting.point().id(), entry, after));
         return new Appended(entry.seq(), planned(row, after), PlanDifference.between(before, after));
     }
 
@@ -167,9 +170,24 @@ public class Fittings {
      */
     @Transactional
     public Appended correct(UUID fittingId, EntryDraft correction, String reason, UUID pointId, Author author) {
+        Locked fitting = lock(fittingId, pointId);
         Fact.Noted why = new Fact.Noted(UNIT, correction.corrects(), reason);
-        append(fittingId, EntryDraft.now(How.MEASURED, correction.seen(), why), pointId, author);
-        return append(fittingId, correction, pointId, author);
+        Appended said = add(fitting, EntryDraft.now(How.MEASURED, correction.seen(), why), author);
+        // What is stored and not yet certain is handed on, never read back: a reader might keep it.
+        return add(new Locked(fitting.row(), fitting.point(), said.after().plan()), correction, author);
+    }
+
+    /**
+     * Plans a fitting again because the day or a sheet changed, not because anybody entered anything: what lists show
+     * and what comes due follow.
+     */
+    @Transactional
+    void refresh(UUID fittingId) {
+        fittings.findById(fittingId).map(row -> row.beginning().pointId()).ifPresent(pointId -> {
+            Locked fitting = lock(fittingId, pointId);
+            project(fitting.row(), fitting.plan());
+            events.publishEvent(new FittingPlannedAgain(fittingId, pointId, fitting.plan()));
+        });
     }
 
     /**
@@ -181,7 +199,7 @@ public class Fittings {
         if (latest.isEmpty()) {
             return List.of();
         }
-        Situation before = plan(latest.get(), point, log.of(latest.get())).situation();
+        Situation before = plans.of(latest.get(), point).situation();
         List<EntryDraft> carried = new ArrayList<>();
         before.newest(Fact.ChildDescribed.class).ifPresent(each -> carried.add(carried(each)));
         before.newest(Fact.Weighed.class).ifPresent(each -> carried.add(carried(each)));
@@ -194,55 +212,11 @@ public class Fittings {
         return new EntryDraft(UUID.randomUUID(), 0, earlier.at(), how, null, earlier.value());
     }
 
-    private static void checkAllowed(EntryDraft draft, FittingPlan before, Author author) {
-        Fact fact = draft.fact();
-        // A sealed record takes additions, and corrections beside what they correct; neither touches the seal.
-        boolean addition = fact instanceof Fact.Noted || draft.corrects() != null;
-        boolean ends = fact instanceof Fact.Ended;
-        if (before.state() != FittingState.OPEN && (!addition || ends)) {
-            throw RefusedEntryException.because("CLOSED");
-        }
-        boolean signs = fact instanceof Fact.Ended || fact instanceof Fact.Countersigned;
-        if (signs && author.isTrainee()) {
-            throw RefusedEntryException.because("TRAINEE_SIGNS");
-        }
-        boolean leads = fact instanceof Fact.SheetAdopted sheet
-                && before.situation().pendingVersions().contains(new SheetVersion(sheet.of(), sheet.version()));
-        if (leads && author.role() != Author.Role.LEAD) {
-            throw RefusedEntryException.because("LEAD_ADOPTS");
-        }
-        checkMove(fact, before);
-        boolean taught = fact instanceof Fact.Ended ended && ended.ending() == Fact.Ending.TAUGHT;
-        if (taught && !before.situation().isBedside()) {
-            throw RefusedEntryException.because("NOT_BEDSIDE");
-        }
-        boolean handsOver = fact instanceof Fact.Ended ended && ended.ending() == Fact.Ending.HANDED_OVER;
-        if (handsOver && !before.mayHandOver()) {
-            throw RefusedEntryException.because("GATE_SHUT");
-        }
-    }
-
-    /** HAR-4: a move that would lose the way back is not made. */
-    private static void checkMove(Fact fact, FittingPlan before) {
-        if (fact instanceof Fact.WebbingMoved moved) {
-            ShellBack back = ShellBack.in(before.situation())
-                    .orElseThrow(() -> RefusedEntryException.because("RETHREAD_NO_SLOTS"));
-            // Which webbing has to be named is the fact check's business.
-            boolean named = FactCheck.problems(fact, before.situation()).isEmpty();
-            if (named) {
-                back.refuses(Move.from(moved)).ifPresent(refusal -> {
-                    throw RefusedEntryException.because("RETHREAD_" + refusal);
-                });
-            }
-        }
-    }
-
     private Entry store(FittingRow row, EntryDraft draft, Author author, Point point, FittingPlan before) {
         List<FieldProblem> problems = FactCheck.problems(draft.fact(), before.situation());
         if (!problems.isEmpty()) {
             throw RefusedEntryException.fields(problems);
         }
-        checkCorrection(draft, before);
         OffsetDateTime at = draft.at() != null
                 ? draft.at()
                 : OffsetDateTime.now(viewing.clock().withZone(point.zone())).truncatedTo(ChronoUnit.SECONDS);
@@ -254,37 +228,30 @@ public class Fittings {
         return entry;
     }
 
-    /** A correction that no replay could place must not get in. */
-    private static void checkCorrection(EntryDraft draft, FittingPlan before) {
-        if (draft.corrects() == null) {
-            return;
-        }
-        boolean sameKind = before.situation().everything().stream()
-                .anyMatch(each -> each.id().equals(draft.corrects())
-                        && each.fact().getClass().equals(draft.fact().getClass()));
-        if (!sameKind) {
-            throw RefusedEntryException.because("CORRECTS_NOTHING");
-        }
-    }
-
-    private void project(FittingRow row, FittingPlan plan) {
-        row.show(
-                new FittingRow.Overview(
-                        plan.state(),
-                        plan.run().current().map(step -> step.key().name()).orElse(null),
-                        plan.gate().blocking().size(),
-                        plan.dates().stream()
-                                .map(event -> event.earliest().orElse(event.on()))
-                                .min(LocalDate::compareTo)
-                                .orElse(null)),
-                viewing.clock().instant());
+    private static void project(FittingRow row, FittingPlan plan) {
+        row.show(new FittingRow.Overview(
+                plan.state(),
+                plan.run().current().map(step -> step.key().name()).orElse(null),
+                plan.gate().blocking().size(),
+                plan.dates().stream()
+                        .map(event -> event.earliest().orElse(event.on()))
+                        .filter(day -> day.isAfter(plan.situation().today()))
+                        .min(LocalDate::compareTo)
+                        .orElse(null),
+                plan.situation().car().map(VehicleSheet::fullName).orElse(null)));
     }
 
     /** The fitting as it stands today. */
     @Transactional(readOnly = true)
     public Planned planned(UUID id, UUID pointId) {
         FittingRow row = fittings.find(id, pointId).orElseThrow(NoSuchFittingException::new);
-        return planned(row, plan(row, viewing.point(pointId), log.of(row)));
+        return planned(row, plans.of(row, viewing.point(pointId)));
+    }
+
+    /** The documents of a fitting's entries as they are stored, in their order; for the seal, which is over these. */
+    @Transactional(readOnly = true)
+    public List<String> documents(UUID id) {
+        return entries.documents(id);
     }
 
     /** A child and a seat as an earlier fitting left them, and how that stands today. */
@@ -303,7 +270,8 @@ public class Fittings {
         if (latest.isEmpty()) {
             return Optional.empty();
         }
-        List<Entry> record = new ArrayList<>(log.of(latest.get()));
+        List<Entry> record =
+                new ArrayList<>(plans.of(latest.get(), point).situation().everything());
         weight.ifPresent(mass -> record.add(new Entry(
                 UUID.randomUUID(),
                 record.size() + 1,
@@ -313,7 +281,7 @@ public class Fittings {
                 How.MEASURED,
                 null,
                 new Fact.Weighed(RIDER, mass))));
-        FittingPlan plan = plan(latest.get(), point, record);
+        FittingPlan plan = plans.of(latest.get(), point, record);
         Situation then = plan.situation();
         return EarlierClearing.in(plan)
                 .flatMap(clearing -> then.seat()
@@ -348,33 +316,6 @@ public class Fittings {
 
     private static Planned planned(FittingRow row, FittingPlan plan) {
         return new Planned(row.id(), row.family().reference(), row.family().childName(), plan);
-    }
-
-    private FittingPlan planAfter(FittingRow row, Point point, FittingPlan before, Entry entry) {
-        List<Entry> all = new ArrayList<>(before.situation().everything());
-        all.add(entry);
-        return plan(row, point, all);
-    }
-
-    private FittingPlan plan(FittingRow row, Point point, List<Entry> record) {
-        FittingRow.Beginning beginning = row.beginning();
-        PracticeProfile profile =
-                profiles.version(beginning.pointId(), beginning.profileId(), beginning.profileVersion());
-        Practice practice = new Practice(profile, beginning.lawCountry(), point.zone());
-        Sheets sheets = shelf.sheets(beginning.pointId(), sheetIds(beginning.seatSheet(), record));
-        FittingRecord fitting =
-                new FittingRecord(List.of(RIDER), List.of(new Unit(UNIT, RIDER, beginning.seatSheet())), record);
-        return planner.plan(practice, sheets, fitting, viewing.today(point));
-    }
-
-    private static List<String> sheetIds(String seat, List<Entry> record) {
-        List<String> ids = new ArrayList<>(List.of(seat));
-        for (Entry entry : record) {
-            if (entry.fact() instanceof Fact.SheetAdopted adopted && !ids.contains(adopted.of())) {
-                ids.add(adopted.of());
-            }
-        }
-        return ids;
     }
 
     /** An open fitting in a list to choose from. */
@@ -415,6 +356,17 @@ public class Fittings {
                         .map(each -> Problems.say(each, words))
                         .toList()
                 : List.of(words.say("refused." + refused.reason()));
+    }
+
+    /** Every fitting whose child or reference has this in it, however long ago, the last touched first. */
+    @Transactional(readOnly = true)
+    List<FittingRow> find(SignedIn user, String part) {
+        String pattern = "%"
+                + part.toLowerCase(Locale.ROOT)
+                        .replace("\\", "\\\\")
+                        .replace("%", "\\%")
+                        .replace("_", "\\_") + "%";
+        return fittings.find(user.pointId(), pattern, Limit.of(MOST_IN_TODAY));
     }
 
     /** Fittings that are open or were touched since yesterday, newest first. */

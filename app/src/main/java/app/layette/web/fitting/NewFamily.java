@@ -4,6 +4,7 @@ import app.layette.core.entry.Author;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.evidence.SheetVersion;
+import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -12,19 +13,19 @@ import java.util.UUID;
 /** A family with its entries, to be begun in one go; for data that comes from elsewhere than the screen. */
 public final class NewFamily {
     /** One entry as it was made. */
-    public record Line(How how, Fact fact) {}
+    public record Line(How how, OffsetDateTime at, Fact fact) {}
 
     private final String reference;
     private final String childName;
     private final SheetVersion seat;
-    private final OffsetDateTime start;
+    private OffsetDateTime next;
     private final List<Line> lines = new ArrayList<>();
 
     public NewFamily(String reference, String childName, SheetVersion seat, OffsetDateTime start) {
         this.reference = reference;
         this.childName = childName;
         this.seat = seat;
-        this.start = start;
+        this.next = start;
     }
 
     public String reference() {
@@ -33,7 +34,14 @@ public final class NewFamily {
 
     /** Adds an entry made one minute after the one before. */
     public NewFamily add(How how, Fact fact) {
-        lines.add(new Line(how, fact));
+        lines.add(new Line(how, next, fact));
+        next = next.plusMinutes(1);
+        return this;
+    }
+
+    /** Lets time go by until the next entry. */
+    public NewFamily pause(Duration time) {
+        next = next.plus(time);
         return this;
     }
 
@@ -43,10 +51,7 @@ public final class NewFamily {
         for (int i = 0; i < lines.size(); i++) {
             Line line = lines.get(i);
             fittings.append(
-                    id,
-                    new EntryDraft(UUID.randomUUID(), i, start.plusMinutes(i), line.how(), null, line.fact()),
-                    point,
-                    author);
+                    id, new EntryDraft(UUID.randomUUID(), i, line.at(), line.how(), null, line.fact()), point, author);
         }
         return id;
     }

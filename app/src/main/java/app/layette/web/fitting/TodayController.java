@@ -6,6 +6,8 @@ import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
+import java.time.LocalDate;
+import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
@@ -20,16 +22,21 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class TodayController {
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+
+    private static final int MONTHS_WITH_HOURS = 3;
 
     /** A fitting in the list. */
     public record Row(
             UUID id, String child, String reference, String state, String stateWord, String next, String touched) {}
 
     private final Fittings fittings;
+    private final List<TodayNotice> notices;
     private final Viewing viewing;
 
-    TodayController(Fittings fittings, Viewing viewing) {
+    TodayController(Fittings fittings, List<TodayNotice> notices, Viewing viewing) {
         this.fittings = fittings;
+        this.notices = notices;
         this.viewing = viewing;
     }
 
@@ -37,13 +44,11 @@ class TodayController {
     String today(@AuthenticationPrincipal SignedIn user, @RequestParam(defaultValue = "") String find, Model model) {
         Point point = viewing.point(user);
         Wording words = viewing.wording(user);
-        String wanted = find.strip().toLowerCase(Locale.ROOT);
-        List<Row> rows = fittings.recent(user).stream()
-                .map(row -> row(row, point, words))
-                .filter(row -> (row.child() + " " + row.reference())
-                        .toLowerCase(Locale.ROOT)
-                        .contains(wanted))
-                .toList();
+        List<FittingRow> found = find.isBlank() ? fittings.recent(user) : fittings.find(user, find.strip());
+        List<Row> rows = found.stream().map(row -> row(row, point, words)).toList();
+        model.addAttribute(
+                "notices",
+                notices.stream().flatMap(each -> each.today(user).stream()).toList());
         model.addAttribute("point", point.name());
         model.addAttribute("day", words.say(viewing.today(point)));
         model.addAttribute("rows", rows);
@@ -51,7 +56,7 @@ class TodayController {
         return "fitting/today";
     }
 
-    private static Row row(FittingRow row, Point point, Wording words) {
+    private Row row(FittingRow row, Point point, Wording words) {
         FittingRow.Overview overview = row.overview();
         boolean open = overview.state() == FittingState.OPEN;
         boolean ready = open && overview.blocking() == 0;
@@ -67,6 +72,12 @@ class TodayController {
                 ready ? "ready" : overview.state().name().toLowerCase(Locale.ROOT),
                 words.say(ready ? "head.ready" : "state." + overview.state()),
                 next,
-                CLOCK.format(row.touchedAt().atZone(point.zone())));
+                touched(row.touchedAt().atZone(point.zone()), viewing.today(point)));
+    }
+
+    /** What is long over needs its year, not its hour. */
+    private static String touched(ZonedDateTime at, LocalDate today) {
+        boolean recent = at.toLocalDate().isAfter(today.minusMonths(MONTHS_WITH_HOURS));
+        return (recent ? CLOCK : DAY).format(at);
     }
 }

@@ -1,6 +1,7 @@
 package app.layette.web.found;
 
 import app.layette.core.drawing.AsFoundView;
+import app.layette.core.entry.Area;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Misuse;
@@ -8,7 +9,7 @@ import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.misuse.AsFound;
 import app.layette.core.misuse.Misuses;
-import app.layette.core.misuse.Misuses.Area;
+import app.layette.core.run.StepKey;
 import app.layette.formats.svg.SvgWriter;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
@@ -16,14 +17,13 @@ import app.layette.web.account.Viewing;
 import app.layette.web.fitting.EntryDraft;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RefusedEntryException;
+import app.layette.web.photo.Photographs;
 import java.util.Arrays;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Predicate;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -38,17 +38,29 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 @RequestMapping("/fittings/{id}/as-found")
 class AsFoundController {
+    /** A place of the walk, and what is known of it. */
+    public record Place(String key, String says, String look, String lookSays, String mark) {}
+
     /** Something that may be found. */
     public record Choice(String misuse, String says, String weight, String weightSays, boolean found) {}
 
-    /** Something that was found, and how it stands now. */
-    public record Line(String says, String area, String now, String nowSays, String step) {}
+    /** Something that was found, how it stands now, and the pictures of its area. */
+    public record Line(
+            String says,
+            String area,
+            String areaKey,
+            String now,
+            String nowSays,
+            String step,
+            List<Photographs.Shown> photos) {}
 
     private final Fittings fittings;
+    private final Photographs photographs;
     private final Viewing viewing;
 
-    AsFoundController(Fittings fittings, Viewing viewing) {
+    AsFoundController(Fittings fittings, Photographs photographs, Viewing viewing) {
         this.fittings = fittings;
+        this.photographs = photographs;
         this.viewing = viewing;
     }
 
@@ -61,9 +73,7 @@ class AsFoundController {
         Fittings.Planned fitting = fittings.planned(id, user.pointId());
         Wording words = viewing.wording(user);
         AsFound asFound = AsFound.of(fitting.plan());
-        Optional<Area> looked = Arrays.stream(Area.values())
-                .filter(each -> each.name().equals(area))
-                .findFirst();
+        List<Photographs.Shown> photos = photographs.of(fitting.plan(), words);
         model.addAttribute("id", id);
         model.addAttribute("child", fitting.childName());
         model.addAttribute("open", fitting.plan().state() == FittingState.OPEN);
@@ -71,32 +81,74 @@ class AsFoundController {
         model.addAttribute(
                 "before",
                 SvgWriter.write(
-                        AsFoundView.of(marks(asFound, found -> true), true),
+                        AsFoundView.asFound(asFound),
                         words,
-                        link -> Optional.of("/fittings/" + id + "/as-found?area="
-                                + link.target().substring("area-".length()) + "#area")));
+                        link -> Optional.of(walk(id, Area.valueOf(link.target().substring("area-".length()))))));
+        model.addAttribute("after", SvgWriter.write(AsFoundView.asItStands(asFound), words));
         model.addAttribute(
-                "after",
-                SvgWriter.write(
-                        AsFoundView.of(marks(asFound, found -> found.now() == AsFound.Now.STILL_SO), false), words));
-        model.addAttribute("area", looked.map(Enum::name).orElse(""));
+                "walked",
+                words.say(
+                        "found.walked",
+                        Map.of(
+                                "looked", Argument.of(asFound.looked()),
+                                "all", Argument.of(Area.values().length))));
+        asFound.nextAfter(Area.PLACE).ifPresent(next -> model.addAttribute("next", next.name()));
         model.addAttribute(
-                "areaSays",
-                looked.map(each -> words.say("drawing.asFound." + each)).orElse(""));
-        model.addAttribute(
-                "choices", looked.map(each -> choices(each, asFound, words)).orElse(List.of()));
-        model.addAttribute(
-                "lines",
-                asFound.found().stream().map(found -> line(found, words)).toList());
+                "places",
+                Arrays.stream(Area.values())
+                        .map(each -> place(each, asFound, words))
+                        .toList());
+        model.addAttribute("lines", lines(asFound, photos, words));
+        Arrays.stream(Area.values())
+                .filter(each -> each.name().equals(area))
+                .findFirst()
+                .ifPresent(each -> show(each, asFound, photos, words, model));
         return "found/as-found";
     }
 
-    private static Map<Area, Integer> marks(AsFound asFound, Predicate<AsFound.Found> counted) {
-        Map<Area, Integer> marks = new EnumMap<>(Area.class);
-        asFound.found().stream()
-                .filter(counted)
-                .forEach(found -> marks.merge(Misuses.of(found.misuse()).area(), 1, Integer::sum));
-        return marks;
+    private static void show(Area area, AsFound asFound, List<Photographs.Shown> photos, Wording words, Model model) {
+        model.addAttribute("area", area.name());
+        model.addAttribute("areaSays", words.say("drawing.asFound." + area));
+        model.addAttribute("look", asFound.looks().get(area).name());
+        model.addAttribute("choices", choices(area, asFound, words));
+        model.addAttribute("aboutFound", Photographs.asFound(area));
+        model.addAttribute("aboutLeft", Photographs.asLeft(area));
+        model.addAttribute("photos", ofArea(area, photos));
+    }
+
+    private static Place place(Area area, AsFound asFound, Wording words) {
+        AsFound.Look look = asFound.looks().get(area);
+        long found = asFound.found().stream()
+                .filter(each -> Misuses.of(each.misuse()).area() == area)
+                .count();
+        String mark = switch (look) {
+            case NOT_LOOKED -> "?";
+            case NOTHING_WRONG -> "✓";
+            case FOUND -> String.valueOf(found);
+        };
+        return new Place(
+                area.name(),
+                words.say("drawing.asFound." + area),
+                look.name(),
+                words.say("found.look." + look, Map.of("count", Argument.of(found))),
+                mark);
+    }
+
+    private static List<Photographs.Shown> ofArea(Area area, List<Photographs.Shown> photos) {
+        return photos.stream()
+                .filter(photo -> photo.about().equals(Photographs.asFound(area))
+                        || photo.about().equals(Photographs.asLeft(area)))
+                .toList();
+    }
+
+    private static String walk(UUID id, Area area) {
+        return "/fittings/" + id + "/as-found?area=" + area + "#area";
+    }
+
+    private static List<Line> lines(AsFound asFound, List<Photographs.Shown> photos, Wording words) {
+        return asFound.found().stream()
+                .map(found -> line(found, ofArea(Misuses.of(found.misuse()).area(), photos), words))
+                .toList();
     }
 
     private static List<Choice> choices(Area area, AsFound asFound, Wording words) {
@@ -110,11 +162,12 @@ class AsFoundController {
                 .toList();
     }
 
-    private static Line line(AsFound.Found found, Wording words) {
+    private static Line line(AsFound.Found found, List<Photographs.Shown> photos, Wording words) {
         Misuses.Row row = Misuses.of(found.misuse());
         return new Line(
                 words.say("misuse." + found.misuse()),
                 words.say("drawing.asFound." + row.area()),
+                row.area().name(),
                 found.now().name().toLowerCase(Locale.ROOT),
                 words.say(
                         "found." + found.now(),
@@ -123,7 +176,8 @@ class AsFoundController {
                                 new Argument.OfKey("conclusion." + row.putRightBy()),
                                 "seq",
                                 Argument.of(found.since()))),
-                app.layette.core.run.StepKey.serving(row.putRightBy()).name());
+                StepKey.serving(row.putRightBy()).name(),
+                photos);
     }
 
     @PostMapping
@@ -135,14 +189,35 @@ class AsFoundController {
             @RequestParam Misuse misuse,
             @RequestParam boolean there,
             RedirectAttributes after) {
-        Fact fact = new Fact.FoundSo("u1", misuse, there);
+        enter(user, id, entry, seen, new Fact.FoundSo("u1", misuse, there), after);
+        return "redirect:" + walk(id, Misuses.of(misuse).area());
+    }
+
+    /** Looked here and nothing is wrong: the walk goes on to where nobody has looked. */
+    @PostMapping("/looked")
+    String looked(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID id,
+            @RequestParam UUID entry,
+            @RequestParam int seen,
+            @RequestParam Area area,
+            @RequestParam boolean clear,
+            RedirectAttributes after) {
+        Optional<AsFound> now = enter(user, id, entry, seen, new Fact.AreaLooked("u1", area, clear), after);
+        Area next = now.filter(each -> clear)
+                .flatMap(walked -> walked.nextAfter(area))
+                .orElse(area);
+        return "redirect:" + walk(id, next);
+    }
+
+    private Optional<AsFound> enter(SignedIn user, UUID id, UUID entry, int seen, Fact fact, RedirectAttributes after) {
         try {
-            fittings.append(
-                    id, new EntryDraft(entry, seen, null, How.MEASURED, null, fact), user.pointId(), user.author());
+            EntryDraft draft = new EntryDraft(entry, seen, null, How.MEASURED, null, fact);
+            Fittings.Appended appended = fittings.append(id, draft, user.pointId(), user.author());
+            return Optional.of(AsFound.of(appended.after().plan()));
         } catch (RefusedEntryException e) {
             after.addFlashAttribute("refused", Fittings.say(e, viewing.wording(user)));
+            return Optional.empty();
         }
-        return "redirect:/fittings/" + id + "/as-found?area="
-                + Misuses.of(misuse).area() + "#area";
     }
 }

@@ -5,6 +5,7 @@ import app.layette.formats.svg.QrPicture;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
+import app.layette.web.due.FollowUpCalendar;
 import app.layette.web.fitting.Fittings;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Locale;
@@ -32,12 +33,15 @@ class HandoutController {
     private final Fittings fittings;
     private final FamilyPages pages;
     private final HandoutPdf pdf;
+    private final FollowUpCalendar calendar;
     private final Viewing viewing;
 
-    HandoutController(Fittings fittings, FamilyPages pages, HandoutPdf pdf, Viewing viewing) {
+    HandoutController(
+            Fittings fittings, FamilyPages pages, HandoutPdf pdf, FollowUpCalendar calendar, Viewing viewing) {
         this.fittings = fittings;
         this.pages = pages;
         this.pdf = pdf;
+        this.calendar = calendar;
         this.viewing = viewing;
     }
 
@@ -133,6 +137,17 @@ class HandoutController {
                 words.say(
                         "handout.yours", Map.of("until", Argument.of(open.get().expiresOn()))));
         return "handout/family";
+    }
+
+    /** The dates of the family's own page for their calendar, as long as the page may be read. */
+    @GetMapping("/f/{token}/calendar.ics")
+    ResponseEntity<String> familyCalendar(@PathVariable String token, @RequestParam(defaultValue = "en") String lang) {
+        return pages.open(token)
+                .map(open -> ResponseEntity.ok()
+                        .contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
+                        .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"dates.ics\"")
+                        .body(calendar.ofFamily(open.fitting().id(), new Wording(locale(lang), open.units()))))
+                .orElseGet(() -> ResponseEntity.status(HttpStatus.GONE).build());
     }
 
     private Wording words(SignedIn user, String lang) {

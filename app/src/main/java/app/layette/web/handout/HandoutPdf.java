@@ -1,5 +1,6 @@
 package app.layette.web.handout;
 
+import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FSFontUseCase;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
@@ -8,6 +9,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Objects;
 import org.springframework.stereotype.Component;
@@ -50,8 +52,8 @@ class HandoutPdf {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (BatikSVGDrawer drawer = new BatikSVGDrawer()) {
             PdfRendererBuilder builder = new PdfRendererBuilder();
-            builder.useFont(() -> resource("fonts/source-sans-3-400.ttf"), FAMILY, REGULAR, FontStyle.NORMAL, true);
-            builder.useFont(() -> resource("fonts/source-sans-3-600.ttf"), FAMILY, SEMIBOLD, FontStyle.NORMAL, true);
+            font(builder, "fonts/source-sans-3-400.ttf", REGULAR);
+            font(builder, "fonts/source-sans-3-600.ttf", SEMIBOLD);
             builder.useSVGDrawer(drawer);
             builder.useUriResolver((base, uri) -> null);
             builder.withHtmlContent(html, null);
@@ -61,6 +63,17 @@ class HandoutPdf {
             throw new UncheckedIOException("The handout cannot be drawn", e);
         }
         return out.toByteArray();
+    }
+
+    /** For the words of the page and for those in its drawings, which would else take whatever the machine has. */
+    private static void font(PdfRendererBuilder builder, String file, int weight) {
+        builder.useFont(
+                () -> resource(file),
+                FAMILY,
+                weight,
+                FontStyle.NORMAL,
+                true,
+                EnumSet.of(FSFontUseCase.DOCUMENT, FSFontUseCase.SVG));
     }
 
     /** On screen the style sheet inks a drawing; on paper it carries its own. */

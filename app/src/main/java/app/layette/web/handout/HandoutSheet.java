@@ -21,6 +21,7 @@ import app.layette.web.fitting.RemovalWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * The family's page, in one language: their settings, each ride, each month, what comes next. Until the fitting is handed
@@ -37,8 +38,11 @@ public record HandoutSheet(
         List<String> removal,
         List<Coming> dates,
         List<String> pictures,
+        String paper,
         Wording words) {
     private static final int RIDE_LINES = 4;
+    /** Where printers hold Letter paper, not A4. */
+    private static final Set<String> ON_LETTER = Set.of("US", "CA", "MX", "PH", "CL", "CO");
 
     /** One of the family's settings. */
     public record Setting(String name, String value) {}
@@ -75,6 +79,7 @@ public record HandoutSheet(
                         .map(event -> new Coming(DateWords.when(event, words), words.say(event.key())))
                         .toList(),
                 pictures(plan, words),
+                ON_LETTER.contains(plan.situation().practice().lawCountry()) ? "letter" : "A4",
                 words);
     }
 

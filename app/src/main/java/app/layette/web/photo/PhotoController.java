@@ -2,6 +2,7 @@ package app.layette.web.photo;
 
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
+import app.layette.core.fitting.FittingState;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
@@ -9,7 +10,6 @@ import app.layette.web.fitting.EntryDraft;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RefusedEntryException;
 import java.io.IOException;
-import java.sql.Timestamp;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
@@ -17,7 +17,6 @@ import java.util.UUID;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -35,24 +34,19 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @RequestMapping("/fittings/{id}/photos")
 class PhotoController {
     private static final int MOST_OF_A_FITTING = 60;
-    private static final List<String> MOMENTS =
-            List.of("asFound", "label", "slotBefore", "slotAfter", "level", "asLeft", "other");
-
-    /** A photograph as the page shows it. */
-    public record Shown(UUID id, String about, String by) {}
 
     /** A moment that a photograph may show. */
     public record Moment(String key, String says) {}
 
     private final Fittings fittings;
+    private final Photographs photographs;
     private final Viewing viewing;
-    private final JdbcClient jdbc;
     private final TransactionTemplate transactions;
 
-    PhotoController(Fittings fittings, Viewing viewing, JdbcClient jdbc, TransactionTemplate transactions) {
+    PhotoController(Fittings fittings, Photographs photographs, Viewing viewing, TransactionTemplate transactions) {
         this.fittings = fittings;
+        this.photographs = photographs;
         this.viewing = viewing;
-        this.jdbc = jdbc;
         this.transactions = transactions;
     }
 
@@ -60,26 +54,21 @@ class PhotoController {
     String photos(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id, Model model) {
         Fittings.Planned fitting = fittings.planned(id, user.pointId());
         Wording words = viewing.wording(user);
+        boolean open = fitting.plan().state() == FittingState.OPEN;
         model.addAttribute("id", id);
         model.addAttribute("child", fitting.childName());
         model.addAttribute("lastSeq", fitting.plan().situation().lastSeq());
-        model.addAttribute("open", fitting.plan().state() == app.layette.core.fitting.FittingState.OPEN);
+        model.addAttribute("open", open);
         model.addAttribute(
                 "moments",
-                MOMENTS.stream()
+                Photographs.moments().stream()
                         .map(moment -> new Moment(moment, words.say("photo." + moment)))
                         .toList());
-        model.addAttribute(
-                "photos",
-                fitting.plan().situation().history(Fact.PhotoTaken.class).stream()
-                        .map(taken -> new Shown(
-                                taken.value().photo(),
-                                words.say("photo." + taken.value().about()),
-                                taken.by().id() + ", " + words.say(taken.on())))
-                        .toList());
+        model.addAttribute("photos", photographs.of(fitting.plan(), words));
         return "photo/photos";
     }
 
+    /** Takes one in. What shows an area was taken on the walk round the seat, and leads back there. */
     @PostMapping
     String take(
             @AuthenticationPrincipal SignedIn user,
@@ -94,7 +83,7 @@ class PhotoController {
         Wording words = viewing.wording(user);
         int taken = fitting.plan().situation().history(Fact.PhotoTaken.class).size();
         try {
-            if (!MOMENTS.contains(about)) {
+            if (!Photographs.isKnown(about)) {
                 throw new CleanPhoto.RefusedPhotoException("NO_MOMENT");
             }
             if (taken >= MOST_OF_A_FITTING) {
@@ -106,8 +95,11 @@ class PhotoController {
             after.addFlashAttribute("about", about);
         } catch (RefusedEntryException e) {
             after.addFlashAttribute("refused", Fittings.say(e, words));
+            after.addFlashAttribute("about", about);
         }
-        return "redirect:/fittings/" + id + "/photos";
+        return Photographs.areaOf(about)
+                .map(area -> "redirect:/fittings/" + id + "/as-found?area=" + area + "#area")
+                .orElse("redirect:/fittings/" + id + "/photos");
     }
 
     /** Picture and entry, both or neither; sent twice it is one. */
@@ -119,18 +111,8 @@ class PhotoController {
                     new EntryDraft(entry, seen, null, How.MEASURED, null, fact),
                     user.pointId(),
                     user.author());
-            jdbc.sql(
-                            "insert into photo (id, fitting_id, at, by_user, width, height, sha256, picture)"
-                                    + " values (:id, :fitting, :at, :by, :width, :height, :sha, :picture) on conflict (id) do nothing")
-                    .param("id", entry)
-                    .param("fitting", fitting)
-                    .param("at", Timestamp.from(viewing.clock().instant()))
-                    .param("by", user.author().id())
-                    .param("width", clean.width())
-                    .param("height", clean.height())
-                    .param("sha", clean.sha256())
-                    .param("picture", clean.jpeg())
-                    .update();
+            photographs.keep(
+                    entry, fitting, clean, user.author().id(), viewing.clock().instant());
         });
     }
 
@@ -138,11 +120,7 @@ class PhotoController {
     ResponseEntity<byte[]> picture(
             @AuthenticationPrincipal SignedIn user, @PathVariable UUID id, @PathVariable UUID photo) {
         fittings.planned(id, user.pointId());
-        Optional<byte[]> picture = jdbc.sql("select picture from photo where id = :photo and fitting_id = :fitting")
-                .param("photo", photo)
-                .param("fitting", id)
-                .query(byte[].class)
-                .optional();
+        Optional<byte[]> picture = photographs.picture(id, photo);
         return picture.map(bytes -> ResponseEntity.ok()
                         .contentType(MediaType.IMAGE_JPEG)
                         .cacheControl(CacheControl.maxAge(Duration.ofDays(1)).cachePrivate())

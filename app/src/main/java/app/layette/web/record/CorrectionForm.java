@@ -1,15 +1,17 @@
 package app.layette.web.record;
 
+import app.layette.core.entry.Answers;
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.Withdrawals;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.formats.json.LayetteJson;
+import app.layette.formats.record.FactWords;
 import app.layette.formats.wording.Wording;
 import java.lang.reflect.RecordComponent;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 
@@ -23,21 +25,22 @@ final class CorrectionForm {
     private CorrectionForm() {}
 
     /** A field; {@code options} is empty for text. */
-    public record Field(String name, String label, String type, String value, List<String> options) {}
+    public record Field(String name, String label, String type, String value, List<Option> options) {}
 
+    /** One of the values that a field can take. */
+    public record Option(String value, String says) {}
+
+    /** Whether it has something to be put right; an act either was or was not, and is withdrawn. */
     static boolean isCorrectable(Fact fact) {
-        return !(fact instanceof Fact.Ended
-                || fact instanceof Fact.Countersigned
-                || fact instanceof Fact.Noted
-                || fact instanceof Fact.PhotoTaken
-                || fact instanceof Fact.Acted
-                || fact instanceof Fact.WebbingMoved
-                || fact instanceof Fact.BoxChosen
-                || fact instanceof Fact.SheetAdopted);
+        return Withdrawals.isAllowedFor(fact) && !(fact instanceof Fact.Acted || fact instanceof Fact.PhotoTaken);
     }
 
     static String kind(Fact fact) {
-        return LayetteJson.kindOf(fact.getClass());
+        return kindOf(fact.getClass());
+    }
+
+    static String kindOf(Class<? extends Fact> kind) {
+        return LayetteJson.kindOf(kind);
     }
 
     static List<Field> fields(Fact fact, Wording words) {
@@ -57,17 +60,7 @@ final class CorrectionForm {
                 : component.getName().replaceAll("([A-Z])", " $1").toLowerCase(Locale.ROOT);
         Object value = value(fact, component);
         Class<?> type = component.getType();
-        List<String> options = new ArrayList<>();
-        if (type.isEnum()) {
-            Arrays.stream(type.getEnumConstants())
-                    .map(each -> ((Enum<?>) each).name())
-                    .forEach(options::add);
-        } else if (type == boolean.class || type == Boolean.class) {
-            options.addAll(List.of("true", "false"));
-        }
-        if (fact instanceof Fact.Answered answered && component.getName().equals("answer")) {
-            options.addAll(app.layette.core.entry.Answers.to(answered.question()));
-        }
+        List<Option> options = options(fact, component, words);
         boolean fixed = component.getName().equals("question")
                 || component.getName().equals("what")
                 || component.getName().equals("part")
@@ -77,6 +70,27 @@ final class CorrectionForm {
         String text =
                 weeks ? (Integer) value / DAYS_PER_WEEK + "+" + (Integer) value % DAYS_PER_WEEK : typed(value, words);
         return new Field(component.getName(), label, input, text, options);
+    }
+
+    private static List<Option> options(Fact fact, RecordComponent component, Wording words) {
+        Class<?> type = component.getType();
+        List<Option> options = new ArrayList<>();
+        if (type.isEnum()) {
+            FactWords facts = new FactWords(words);
+            for (Object each : type.getEnumConstants()) {
+                Enum<?> constant = (Enum<?>) each;
+                options.add(new Option(constant.name(), facts.constant(constant)));
+            }
+        } else if (type == boolean.class || type == Boolean.class) {
+            options.add(new Option("true", words.say("record.yes")));
+            options.add(new Option("false", words.say("record.no")));
+        }
+        if (fact instanceof Fact.Answered answered && component.getName().equals("answer")) {
+            for (String answer : Answers.to(answered.question())) {
+                options.add(new Option(answer, words.say("answer." + answered.question() + "." + answer)));
+            }
+        }
+        return options;
     }
 
     private static String typed(Object value, Wording words) {

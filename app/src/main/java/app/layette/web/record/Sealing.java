@@ -6,6 +6,7 @@ import app.layette.core.fitting.FittingState;
 import app.layette.formats.document.PlanDocument;
 import app.layette.formats.record.Seal;
 import app.layette.web.fitting.FittingChanged;
+import app.layette.web.fitting.Fittings;
 import java.time.Clock;
 import java.util.Optional;
 import java.util.UUID;
@@ -18,10 +19,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 class Sealing {
     private final SealRows seals;
+    private final Fittings fittings;
     private final Clock clock;
 
-    Sealing(SealRows seals, Clock clock) {
+    Sealing(SealRows seals, Fittings fittings, Clock clock) {
         this.seals = seals;
+        this.fittings = fittings;
         this.clock = clock;
     }
 
@@ -31,8 +34,7 @@ class Sealing {
         boolean closed =
                 changed.entry().fact() instanceof Fact.Ended && changed.plan().state() != FittingState.OPEN;
         if (closed) {
-            Seal seal = Seal.over(
-                    changed.plan().situation().everything(), changed.entry().seq());
+            Seal seal = Seal.over(fittings.documents(changed.fitting()));
             seals.save(new SealRow(
                     changed.fitting(),
                     seal,

@@ -3,8 +3,12 @@ package app.layette.web.record;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
+import app.layette.core.entry.Withdrawals;
+import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingState;
+import app.layette.core.practice.Practice;
 import app.layette.formats.record.FactWords;
+import app.layette.formats.record.Seal;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
@@ -21,6 +25,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -35,28 +42,36 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 @RequestMapping("/fittings/{id}/record")
 class StoryController {
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
 
     /**
      * One entry.
      *
-     * @param corrected whether a later one took its place
+     * @param day the day that begins with it; {@code null} where it is on the day of the one before
+     * @param later what a later one did to it, in words; empty where it stands
      * @param after whether it came after the seal
+     * @param photo the picture that it kept; {@code null} for none
+     * @param mayWithdraw whether it can be taken back as a mistake
      * @param fields to correct it with; empty where it cannot be corrected
      */
     public record Line(
             int seq,
             UUID id,
+            String day,
             String at,
             String by,
             String how,
             String kind,
             String says,
-            boolean corrected,
+            String later,
             Integer corrects,
             boolean after,
+            UUID photo,
             String factKind,
             String of,
+            boolean mayWithdraw,
             List<CorrectionForm.Field> fields) {}
 
     /** The seal, as it stands now. */
@@ -86,52 +101,82 @@ class StoryController {
         model.addAttribute("state", words.say("state." + fitting.plan().state()));
         model.addAttribute("lastSeq", fitting.plan().situation().lastSeq());
         model.addAttribute(
-                "seal", seal.map(row -> view(row, entries, point.zone())).orElse(null));
+                "seal",
+                seal.map(row -> view(row, fittings.documents(id), point.zone())).orElse(null));
         int sealedTo = seal.map(row -> row.seal().lastSeq()).orElse(Integer.MAX_VALUE);
         model.addAttribute("lines", lines(entries, sealedTo, words, point.zone()));
+        Practice practice = fitting.plan().situation().practice();
+        model.addAttribute(
+                "practice",
+                words.say(
+                        "record.practice",
+                        Map.of(
+                                "profile", Argument.of(practice.profile().name()),
+                                "version", Argument.of(practice.profile().version()),
+                                "law", Argument.of(practice.lawCountry()))));
         return "record/story";
     }
 
-    private static SealView view(SealRow row, List<Entry> entries, ZoneId zone) {
+    /** The sealed entries in canonical form, all of them while there is no seal: the file that the seal is the hash of. */
+    @GetMapping("/entries.json")
+    ResponseEntity<byte[]> entries(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id) {
+        fittings.planned(id, user.pointId());
+        List<String> documents = fittings.documents(id);
+        int last = sealing.of(id).map(row -> row.seal().lastSeq()).orElse(documents.size());
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_JSON)
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"entries.json\"")
+                .body(Seal.canonical(documents.subList(0, last)));
+    }
+
+    private static SealView view(SealRow row, List<String> documents, ZoneId zone) {
         return new SealView(
                 TIME.format(row.sealedAt().atZone(zone)),
                 row.sealedBy(),
                 row.seal().sha256(),
                 row.seal().lastSeq(),
                 row.engineVersion(),
-                row.seal().holds(entries));
+                row.seal().holds(documents));
     }
 
     private static List<Line> lines(List<Entry> entries, int sealedTo, Wording words, ZoneId zone) {
         FactWords facts = new FactWords(words);
         Map<UUID, Integer> places = new HashMap<>();
-        Map<UUID, Integer> correctedBy = new HashMap<>();
+        Map<UUID, Fact> correctedBy = new HashMap<>();
         for (Entry entry : entries) {
             places.put(entry.id(), entry.seq());
             if (entry.corrects() != null) {
-                correctedBy.put(entry.corrects(), entry.seq());
+                correctedBy.put(entry.corrects(), entry.fact());
             }
         }
         List<Line> lines = new ArrayList<>();
+        String before = "";
         for (Entry entry : entries) {
+            String day = DAY.format(entry.at().atZoneSameInstant(zone));
             Fact fact = entry.fact();
-            boolean corrected = correctedBy.containsKey(entry.id());
+            Optional<Fact> by = Optional.ofNullable(correctedBy.get(entry.id()));
             UUID about = fact instanceof Fact.Noted noted ? noted.about() : entry.corrects();
-            boolean correctable = !corrected && CorrectionForm.isCorrectable(fact);
+            boolean stands = by.isEmpty();
+            boolean withdrawn = by.filter(Fact.Withdrawn.class::isInstance).isPresent();
+            boolean correctable = stands && CorrectionForm.isCorrectable(fact);
             lines.add(new Line(
                     entry.seq(),
                     entry.id(),
-                    TIME.format(entry.at().atZoneSameInstant(zone)),
+                    day.equals(before) ? null : day,
+                    CLOCK.format(entry.at().atZoneSameInstant(zone)),
                     entry.by().id(),
                     how(entry.how(), words),
                     facts.kind(fact),
                     facts.says(fact),
-                    corrected,
+                    stands ? "" : words.say(withdrawn ? "record.withdrawnLater" : "record.correctedLater"),
                     about == null ? null : places.get(about),
                     entry.seq() > sealedTo,
+                    fact instanceof Fact.PhotoTaken photo && stands ? photo.photo() : null,
                     CorrectionForm.kind(fact),
                     fact.of(),
+                    stands && Withdrawals.isAllowedFor(fact),
                     correctable ? CorrectionForm.fields(fact, words) : List.of()));
+            before = day;
         }
         return lines;
     }
@@ -147,12 +192,18 @@ class StoryController {
             @PathVariable UUID id,
             @RequestParam Map<String, String> fields,
             RedirectAttributes after) {
+        boolean withdraws = fields.containsKey("withdraw");
         try {
             Fittings.Planned fitting = fittings.planned(id, user.pointId());
+            Map<String, String> read = new HashMap<>(fields);
+            if (withdraws) {
+                read.put("kind", CorrectionForm.kindOf(Fact.Withdrawn.class));
+            }
             EntryDraft draft =
-                    fittings.correctionOf(fields, fitting.plan().situation().everything());
+                    fittings.correctionOf(read, fitting.plan().situation().everything());
             fittings.correct(id, draft, fields.getOrDefault("why", "").strip(), user.pointId(), user.author());
-            after.addFlashAttribute("said", viewing.wording(user).say("record.corrected"));
+            after.addFlashAttribute(
+                    "said", viewing.wording(user).say(withdraws ? "record.withdrawn" : "record.corrected"));
         } catch (RefusedEntryException e) {
             after.addFlashAttribute("refused", Fittings.say(e, viewing.wording(user)));
             after.addFlashAttribute("typed", fields);

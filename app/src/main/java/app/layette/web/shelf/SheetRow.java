@@ -83,6 +83,10 @@ class SheetRow {
         return document;
     }
 
+    Instant importedAt() {
+        return importedAt;
+    }
+
     String importedBy() {
         return importedBy;
     }

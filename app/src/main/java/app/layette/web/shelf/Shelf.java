@@ -17,6 +17,8 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
+import java.time.Instant;
+import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -24,6 +26,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -37,12 +40,14 @@ public class Shelf {
 
     private final SheetRows rows;
     private final Clock clock;
+    private final ApplicationEventPublisher events;
     private final Cache<SheetRow.Key, Object> parsed =
             Caffeine.newBuilder().maximumSize(MOST_PARSED_SHEETS).build();
 
-    Shelf(SheetRows rows, Clock clock) {
+    Shelf(SheetRows rows, Clock clock, ApplicationEventPublisher events) {
         this.rows = rows;
         this.clock = clock;
+        this.events = events;
     }
 
     /** The newest version of every seat sheet, by title. */
@@ -80,6 +85,16 @@ public class Shelf {
             }
         }
         return Optional.empty();
+    }
+
+    /** When a version came onto the shelf; empty when it is not there. */
+    @Transactional(readOnly = true)
+    public Optional<Instant> arrived(UUID point, SheetVersion sheet) {
+        return Arrays.stream(SheetRow.Kind.values())
+                .map(kind -> new SheetRow.Key(point, kind, sheet.id(), sheet.version()))
+                .flatMap(key -> rows.findById(key).stream())
+                .map(SheetRow::importedAt)
+                .findFirst();
     }
 
     /**
@@ -134,6 +149,7 @@ public class Shelf {
             return;
         }
         rows.save(new SheetRow(key, status, title, hash, json, author.id(), clock.instant()));
+        events.publishEvent(new SheetTakenIn(point, sheet));
     }
 
     private static String asDraft(JsonNode document) {

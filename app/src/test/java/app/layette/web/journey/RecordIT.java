@@ -14,7 +14,11 @@ import com.google.zxing.common.HybridBinarizer;
 import com.microsoft.playwright.APIResponse;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
+import java.security.MessageDigest;
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import org.apache.pdfbox.Loader;
@@ -188,6 +192,13 @@ class RecordIT {
                     .isZero();
             family.page().click("text=En español");
             assertThat(family.page().textContent("main")).contains("Cómo viaja Tamsin");
+            String dates = family.page()
+                    .request()
+                    .get(app.address() + path + "/calendar.ics?lang=es")
+                    .text();
+            assertThat(dates)
+                    .contains("SUMMARY:Prueba del movimiento", "RRULE:FREQ=MONTHLY")
+                    .doesNotContain("Tamsin", "W-1041");
             app.execute("update family_page set expires_on = current_date - 2");
             assertThat(family.page().request().get(app.address() + path).status())
                     .isEqualTo(410);
@@ -196,8 +207,10 @@ class RecordIT {
                     .isEqualTo(200);
             desk.open(fitting + "/handout").page().click("text=Take it back");
             desk.page().waitForLoadState();
-            assertThat(family.page().request().get(app.address() + path).status())
-                    .isEqualTo(410);
+            for (String gone : List.of(path, path + "/calendar.ics")) {
+                assertThat(family.page().request().get(app.address() + gone).status())
+                        .isEqualTo(410);
+            }
             family.forgive();
         }
     }
@@ -205,25 +218,130 @@ class RecordIT {
     private static void due(Desk desk) {
         desk.open("/due?ahead=ALL");
         desk.isAccessible("due");
+        assertThat(desk.page().locator("tbody .standing").allTextContents())
+                .as("what is overdue comes first")
+                .startsWith("overdue")
+                .isSortedAccordingTo(Comparator.comparing(standing -> !standing.equals("overdue")));
         String row = "tr:has-text('Tamsin'):has-text('Inch test')";
         assertThat(desk.page().locator(row).count()).isEqualTo(1);
-        desk.page().click(row + " button:has-text('Write')");
-        assertThat(desk.page().textContent(row)).contains("a letter was sent");
-        desk.page().click(row + " summary");
+        letter(desk, row);
+        desk.open("/due?ahead=ALL").page().click(row + " summary");
         desk.page().click(row + " button:has-text('Put off')");
         assertThat(desk.page().textContent(".refused")).contains("Say why", "The day ()");
         desk.page().fill(row + " [name=note]", "away until then");
-        desk.page()
-                .fill(
-                        row + " [name=until]",
-                        java.time.LocalDate.now().plusDays(40).toString());
+        desk.page().fill(row + " [name=until]", LocalDate.now().plusDays(40).toString());
         desk.page().click(row + " button:has-text('Put off')");
         assertThat(desk.page().locator(row).count()).as("put off").isZero();
-        desk.open("/mailbox");
-        assertThat(desk.page().textContent("main")).contains("About Tamsin’s seat", "W-1041", "Inch test");
+        doneAndDueAgain(desk);
         desk.open("/due");
         String feed = desk.page().textContent(".own-address");
         String calendar = desk.page().request().get(feed).text();
-        assertThat(calendar).contains("BEGIN:VEVENT", "W-1046").doesNotContain("Juniper");
+        assertThat(calendar)
+                .contains("BEGIN:VEVENT", "W-1046", "RRULE:FREQ=MONTHLY")
+                .doesNotContain("Juniper");
+        desk.page().click("text=Give it a new address");
+        assertThat(desk.page().request().get(feed).status()).isEqualTo(404);
+        assertThat(desk.page().textContent(".own-address")).isNotEqualTo(feed);
+        desk.forgive();
+    }
+
+    private static void letter(Desk desk, String row) {
+        desk.page().click(row + " a:has-text('Write')");
+        desk.isAccessible("a letter");
+        assertThat(desk.page().inputValue("[name=body]")).contains("Tamsin", "Inch test", "Weir Street");
+        desk.page().click("text=En español");
+        assertThat(desk.page().inputValue("[name=body]")).contains("silla de Tamsin", "Prueba del movimiento");
+        desk.page().fill("[name=body]", "   ");
+        desk.page().fill("[name=subject]", "Hola");
+        desk.page().click("text=Send it");
+        assertThat(desk.page().textContent(".refused")).contains("The Letter (0 characters)");
+        assertThat(desk.page().inputValue("[name=subject]")).isEqualTo("Hola");
+        desk.page().fill("[name=body]", "La base se mueve menos de 25 mm.");
+        desk.page().click("text=Send it");
+        assertThat(desk.open("/due?ahead=ALL").page().textContent(row)).contains("a letter was sent");
+        desk.open("/mailbox");
+        assertThat(desk.page().textContent("main")).contains("Hola", "W-1041", "menos de 25 mm");
+    }
+
+    /** What comes every month is due a month after the day on which it was done. */
+    private static void doneAndDueAgain(Desk desk) {
+        String row = "tr:has-text('Ottilie'):has-text('Inch test')";
+        String before = desk.page().getAttribute(row + " [name=dueOn] >> nth=0", "value");
+        desk.page().click(row + " button:has-text('Done')");
+        String after = desk.page().getAttribute(row + " [name=dueOn] >> nth=0", "value");
+        assertThat(LocalDate.parse(after)).isAfter(LocalDate.parse(before));
+        assertThat(desk.page().textContent(row)).contains("done (marit");
+    }
+
+    @Test
+    void theWalkRoundTellsWhereNobodyLookedAndAMistakeIsWithdrawnWithItsPicture() {
+        try (Desk desk = new Desk(app.address(), 390, 844)) {
+            desk.signIn("marit").page().click("text=Bramwell");
+            String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
+            desk.open(fitting + "/as-found?area=HANDLE");
+            assertThat(desk.page().textContent("main")).contains("0 of 10 places");
+            desk.page().click("text=Looked: nothing wrong here");
+            assertThat(desk.page().textContent("main")).contains("1 of 10 places");
+            assertThat(desk.page().textContent("#area-title"))
+                    .as("on to where nobody looked")
+                    .isEqualTo("level");
+            desk.open(fitting + "/as-found?area=HARNESS");
+            desk.page().click(".choices-of-area button:has-text('Harness loose')");
+            desk.page()
+                    .setInputFiles(
+                            "[name=photo]", java.nio.file.Path.of("..", "docs", "screenshots", "fitting-side.png"));
+            desk.page().click("text=Keep it as found");
+            desk.isAccessible("as found with a picture");
+            desk.fitsItsWidth("as found with a picture");
+            assertThat(desk.page().locator(".list .thumb img").count())
+                    .as("beside what was found")
+                    .isEqualTo(1);
+            String picture = app.address() + desk.page().getAttribute(".gallery a", "href");
+            assertThat(desk.page().request().get(picture).status()).isEqualTo(200);
+            desk.open(fitting + "/record");
+            String line = ".story li:has-text('the seat as found: harness')";
+            desk.page().click(line + " summary");
+            desk.page().fill(line + " [name=why]", "a face was in it");
+            desk.page().click(line + " button:has-text('withdraw')");
+            assertThat(desk.page().textContent(line)).contains("withdrawn later");
+            assertThat(desk.page().textContent(".story")).contains("a face was in it");
+            desk.isAccessible("the record after a withdrawal");
+            desk.fitsItsWidth("the record after a withdrawal");
+            assertThat(desk.page().request().get(picture).status()).isEqualTo(404);
+            desk.open(fitting + "/as-found?area=HARNESS");
+            assertThat(desk.page().locator(".gallery img, .thumb img").count()).isZero();
+            desk.isQuiet();
+        }
+    }
+
+    @Test
+    void aSealedFittingIsFoundAgainAndItsFileHasTheHashOfItsSeal() throws Exception {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("tove").page().fill("#find", "1031");
+            desk.page().press("#find", "Enter");
+            desk.page().waitForURL("**find=1031");
+            assertThat(desk.page().locator("tbody tr").count()).isEqualTo(1);
+            desk.page().click("text=Ottilie");
+            String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
+            desk.open(fitting + "/record");
+            assertThat(desk.page().textContent(".seal")).contains("the seal holds");
+            assertThat(desk.page().textContent(".after-seal")).contains("Rang");
+            byte[] file = desk.page()
+                    .request()
+                    .get(app.address() + fitting + "/record/entries.json")
+                    .body();
+            String hash = HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256").digest(file));
+            assertThat(desk.page().textContent(".seal code")).isEqualTo(hash);
+            String act = ".story li:has-text('Carrier') >> nth=0";
+            desk.page().click(act + " >> summary");
+            desk.page().fill(act + " >> [name=why]", "entered by mistake");
+            desk.page().click(act + " >> button:has-text('withdraw')");
+            assertThat(desk.page().textContent(".seal"))
+                    .as("a withdrawal after the seal is beside it")
+                    .contains("the seal holds", hash);
+            assertThat(desk.page().textContent(".heading")).contains("Handed over");
+            desk.isQuiet();
+        }
     }
 }

@@ -2,8 +2,13 @@ package app.layette.core.drawing;
 
 import app.layette.core.drawing.Shape.Anchor;
 import app.layette.core.drawing.Shape.Rank;
+import app.layette.core.entry.Area;
 import app.layette.core.finding.Argument;
-import app.layette.core.misuse.Misuses.Area;
+import app.layette.core.misuse.AsFound;
+import app.layette.core.misuse.AsFound.Look;
+import app.layette.core.misuse.Misuses;
+import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
 
@@ -12,33 +17,44 @@ public final class AsFoundView {
     private static final UnaryOperator<Point> AS_IS = p -> p;
     private static final double SPOT = 24;
 
+    private final Map<Area, Look> looks;
     private final Map<Area, Integer> marks;
     private final boolean canTap;
     private final Sketch sketch = new Sketch();
 
-    private AsFoundView(Map<Area, Integer> marks, boolean canTap) {
+    private AsFoundView(Map<Area, Look> looks, Map<Area, Integer> marks, boolean canTap) {
+        this.looks = looks;
         this.marks = marks;
         this.canTap = canTap;
     }
 
-    /**
-     * The picture.
-     *
-     * @param marks how many things are marked in each area
-     * @param canTap whether the areas lead to what may be found there
-     */
-    public static Drawing of(Map<Area, Integer> marks, boolean canTap) {
-        AsFoundView view = new AsFoundView(marks, canTap);
+    /** The walk round it: every area, what was found there, and where nobody has looked. Each leads to its catalogue. */
+    public static Drawing asFound(AsFound asFound) {
+        return of(new AsFoundView(asFound.looks(), counted(asFound.found()), true));
+    }
+
+    /** What of it is still so. */
+    public static Drawing asItStands(AsFound asFound) {
+        return of(new AsFoundView(asFound.looks(), counted(asFound.stillSo()), false));
+    }
+
+    private static Map<Area, Integer> counted(List<AsFound.Found> found) {
+        Map<Area, Integer> marks = new EnumMap<>(Area.class);
+        found.forEach(each -> marks.merge(Misuses.of(each.misuse()).area(), 1, Integer::sum));
+        return marks;
+    }
+
+    private static Drawing of(AsFoundView view) {
         view.car();
         view.restraint();
         view.spots();
-        int count = marks.values().stream().mapToInt(Integer::intValue).sum();
+        int count = view.marks.values().stream().mapToInt(Integer::intValue).sum();
         return new Drawing(
                 "as-found",
-                -120,
-                -170,
-                960,
-                720,
+                -220,
+                -160,
+                950,
+                710,
                 view.sketch.shapes(),
                 "drawing.asFound.description",
                 Map.of("count", Argument.of(count)));
@@ -48,34 +64,42 @@ public final class AsFoundView {
         sketch.blob(
                 Ink.UPHOLSTERY,
                 AS_IS,
-                new Point(-20, 60),
-                new Point(20, -20),
-                new Point(460, 10),
-                new Point(520, 40),
-                new Point(500, 100),
-                new Point(60, 70));
+                new Point(-6, 66),
+                new Point(-14, 20),
+                new Point(10, -22),
+                new Point(240, -6),
+                new Point(470, 10),
+                new Point(520, 50),
+                new Point(480, 84),
+                new Point(240, 76),
+                new Point(20, 78));
         sketch.blob(
                 Ink.UPHOLSTERY,
                 AS_IS,
-                new Point(470, 70),
-                new Point(540, 20),
-                new Point(700, 440),
-                new Point(660, 500),
-                new Point(600, 480));
-        sketch.curve(Ink.FRONT_SEAT, AS_IS, new Point(-40, -120), new Point(-90, 200), new Point(-60, 470));
-        sketch.line(Ink.FAINT, new Point(-110, -130), new Point(700, -130));
+                new Point(488, 70),
+                new Point(510, 22),
+                new Point(560, 40),
+                new Point(640, 270),
+                new Point(706, 460),
+                new Point(690, 506),
+                new Point(640, 500),
+                new Point(560, 270));
+        sketch.curve(Ink.FRONT_SEAT, AS_IS, new Point(-150, -120), new Point(-190, 200), new Point(-150, 490));
+        sketch.line(Ink.FAINT, new Point(-210, -130), new Point(700, -130));
     }
 
     private void restraint() {
+        sketch.ribbon(Ink.WEBBING, 16, AS_IS, new Point(-44, 92), new Point(-66, -128));
         sketch.blob(
                 Ink.BASE,
                 AS_IS,
-                new Point(100, 84),
+                new Point(-60, 86),
+                new Point(200, 82),
                 new Point(480, 96),
                 new Point(490, 140),
                 new Point(420, 160),
-                new Point(160, 130));
-        sketch.line(Ink.BASE, new Point(120, 84), new Point(96, -128));
+                new Point(160, 132),
+                new Point(-50, 116));
         sketch.blob(
                 Ink.SHELL,
                 AS_IS,
@@ -89,7 +113,8 @@ public final class AsFoundView {
                 new Point(380, 240),
                 new Point(240, 250),
                 new Point(120, 400));
-        sketch.curve(Ink.SHELL, AS_IS, new Point(250, 240), new Point(300, 470), new Point(360, 250));
+        sketch.polygon(
+                Ink.SHELL, AS_IS, new Point(306, 206), new Point(332, 208), new Point(311, 448), new Point(289, 448));
         sketch.disc(Ink.SKIN, new Point(150, 360), 46);
         sketch.blob(
                 Ink.CLOTH,
@@ -101,23 +126,48 @@ public final class AsFoundView {
                 new Point(300, 330),
                 new Point(220, 360));
         sketch.ribbon(Ink.WEBBING, 12, AS_IS, new Point(190, 350), new Point(250, 320), new Point(310, 270));
-        sketch.ribbon(Ink.WEBBING, 12, AS_IS, new Point(380, 130), new Point(520, 100), new Point(560, 130));
+        sketch.ribbon(Ink.WEBBING, 12, AS_IS, new Point(390, 128), new Point(520, 100), new Point(560, 128));
     }
 
     private void spots() {
-        spot(Area.CHILD, 130, 372);
-        spot(Area.HARNESS, 262, 318);
-        spot(Area.HANDLE, 300, 452);
-        spot(Area.LEVEL, 215, 118);
-        spot(Area.BASE, 330, 118);
-        spot(Area.BELT, 468, 168);
-        spot(Area.ANCHORS, 540, 84);
-        spot(Area.LEG, 104, -40);
-        spot(Area.LABEL, 430, 232);
-        spot(Area.PLACE, -60, 260);
+        spot(Area.CHILD, 150, 360, Beside.ABOVE_LEFT);
+        spot(Area.HARNESS, 262, 318, Beside.RIGHT);
+        spot(Area.HANDLE, 300, 452, Beside.ABOVE);
+        spot(Area.LEVEL, 120, 108, Beside.RIGHT);
+        spot(Area.BASE, 262, 112, Beside.RIGHT);
+        spot(Area.BELT, 468, 168, Beside.RIGHT);
+        spot(Area.ANCHORS, 540, 84, Beside.RIGHT);
+        spot(Area.LEG, -56, -46, Beside.RIGHT);
+        spot(Area.LABEL, 500, 262, Beside.RIGHT);
+        spot(Area.PLACE, -176, 250, Beside.RIGHT);
     }
 
-    private void spot(Area area, double x, double y) {
+    /** Where there is room for its name. */
+    private enum Beside {
+        RIGHT(SPOT + 8, -9, Anchor.START),
+        ABOVE(0, SPOT + 8, Anchor.MIDDLE),
+        ABOVE_LEFT(-40, 96, Anchor.MIDDLE);
+
+        private final double x;
+        private final double y;
+        private final Anchor anchor;
+
+        Beside(double x, double y, Anchor anchor) {
+            this.x = x;
+            this.y = y;
+            this.anchor = anchor;
+        }
+    }
+
+    /** A count, a tick where it is in order, a question mark where nobody has looked. */
+    private String mark(Area area, int found) {
+        if (found > 0) {
+            return "marked";
+        }
+        return looks.get(area) == Look.NOT_LOOKED ? "notLooked" : "inOrder";
+    }
+
+    private void spot(Area area, double x, double y, Beside beside) {
         int found = marks.getOrDefault(area, 0);
         Runnable drawing = () -> {
             sketch.disc(found > 0 ? Ink.CHOSEN : Ink.TAP, new Point(x, y), SPOT);
@@ -126,10 +176,15 @@ public final class AsFoundView {
                     new Point(x, y - 9),
                     Anchor.MIDDLE,
                     Rank.MAIN,
-                    found > 0 ? "asFound.marked" : "asFound.spot",
+                    "asFound." + mark(area, found),
                     Map.of("count", Argument.of(found)));
             sketch.label(
-                    Ink.MEASURED, new Point(x, y + SPOT + 8), Anchor.MIDDLE, Rank.MAIN, "asFound." + area, Map.of());
+                    Ink.MEASURED,
+                    new Point(x + beside.x, y + beside.y),
+                    beside.anchor,
+                    Rank.MAIN,
+                    "asFound." + area,
+                    Map.of());
         };
         if (canTap) {
             sketch.link("area-" + area, "asFound.tap." + area, Map.of(), drawing);

@@ -179,6 +179,12 @@ public sealed interface Fact {
     /** Something found wrong before anything was touched; {@code there} is false where it is taken back. */
     record FoundSo(String of, Misuse misuse, boolean there) implements Fact {}
 
+    /** Looked at before anything was touched, and nothing was wrong; {@code clear} is false where it is taken back. */
+    record AreaLooked(String of, Area area, boolean clear) implements Fact {}
+
+    /** Only ever a correction: what it corrects was entered by mistake and never was so. */
+    record Withdrawn(String of) implements Fact {}
+
     /**
      * Words added to the record: why something was corrected, or what came to light after it was sealed.
      *

@@ -8,6 +8,8 @@ public enum Question {
     HISTORY(RuleCode.CND_2),
     CRASH(RuleCode.CND_3),
     RECALL(RuleCode.CND_4),
+    /** Whether the registration card was sent. It advises; a card not sent comes due. */
+    REGISTRATION(RuleCode.CND_4),
     PARTS(RuleCode.CND_5),
     MANUALS(RuleCode.CND_6),
     APPROVAL(RuleCode.CND_7),

@@ -5,11 +5,12 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 
 /**
  * Puts entries in order and corrections in their places. A correction keeps the place of what it corrects: an answer
- * that is corrected after the belt was tightened is still an answer from before.
+ * that is corrected after the belt was tightened is still an answer from before. What was withdrawn never was so.
  */
 final class Replay {
     private Replay() {}
@@ -17,8 +18,8 @@ final class Replay {
     /**
      * The entries that count, by place.
      *
-     * @throws UnusableEntriesException when a correction names no earlier entry or one of another kind, or two entries
-     *     hold one place
+     * @throws UnusableEntriesException when a correction names no earlier entry or one of another kind, withdraws what
+     *     cannot be withdrawn, or two entries hold one place
      */
     static List<Entry> effective(List<Entry> entries) {
         List<Entry> ordered = new ArrayList<>(entries);
@@ -36,11 +37,12 @@ final class Replay {
                 places.add(entry);
             } else {
                 int index = indexOfCorrected(entry, indexOf, places);
-                places.set(index, inPlaceOf(places.get(index), entry));
+                boolean withdrawn = entry.fact() instanceof Fact.Withdrawn;
+                places.set(index, withdrawn ? null : inPlaceOf(places.get(index), entry));
                 indexOf.put(entry.id(), index);
             }
         }
-        return List.copyOf(places);
+        return places.stream().filter(Objects::nonNull).toList();
     }
 
     private static int indexOfCorrected(Entry entry, Map<UUID, Integer> indexOf, List<Entry> places) {
@@ -49,7 +51,15 @@ final class Replay {
             throw new UnusableEntriesException(
                     "The entry " + entry.id() + " corrects " + entry.corrects() + ", which is not an earlier entry");
         }
-        Class<?> wanted = places.get(index).fact().getClass();
+        if (places.get(index) == null) {
+            throw new UnusableEntriesException(
+                    "The entry " + entry.id() + " corrects " + entry.corrects() + ", which was withdrawn");
+        }
+        Fact corrected = places.get(index).fact();
+        if (entry.fact() instanceof Fact.Withdrawn && Withdrawals.isAllowedFor(corrected)) {
+            return index;
+        }
+        Class<?> wanted = corrected.getClass();
         if (!wanted.equals(entry.fact().getClass())) {
             throw new UnusableEntriesException("The entry " + entry.id() + " ("
                     + entry.fact().getClass().getSimpleName() + ") corrects one of another kind; allowed "

@@ -1,14 +1,10 @@
 package app.layette.core.fitting;
 
-import app.layette.core.condition.Expiry;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact.Ended;
-import app.layette.core.entry.Fact.Ending;
-import app.layette.core.entry.Fact.Ordered;
 import app.layette.core.entry.Fact.SheetAdopted;
 import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.Method;
-import app.layette.core.entry.Question;
 import app.layette.core.entry.Sheets;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
@@ -16,14 +12,10 @@ import app.layette.core.evidence.SheetVersion;
 import app.layette.core.finding.Finding;
 import app.layette.core.gate.Gate;
 import app.layette.core.gate.RuleBook;
-import app.layette.core.growth.Coming;
-import app.layette.core.growth.Outlook;
-import app.layette.core.growth.WhatComesNext;
 import app.layette.core.practice.Practice;
 import app.layette.core.recline.ReclineAdvice;
 import app.layette.core.run.Run;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -66,7 +58,7 @@ public final class FittingPlanner {
                 Run.of(method, situation, gate),
                 findings(gate),
                 ReclineAdvice.of(situation),
-                dates(situation));
+                FollowUps.of(situation));
     }
 
     /** A hand-over counts only if the gate was open when it was signed, and no trainee signed it. */
@@ -120,43 +112,6 @@ public final class FittingPlanner {
         return gate.conclusions().stream()
                 .flatMap(each -> each.findings().stream())
                 .sorted(Comparator.comparing(Finding::weight))
-                .toList();
-    }
-
-    private static DatedEvent dated(String key, LocalDate day, Outlook outlook) {
-        boolean fixed = outlook.earliest().equals(outlook.latest());
-        return fixed ? new DatedEvent(key, day) : new DatedEvent(key, day, outlook.earliest(), outlook.latest());
-    }
-
-    private static List<DatedEvent> dates(Situation situation) {
-        List<DatedEvent> dates = new ArrayList<>();
-        Expiry.of(situation)
-                .flatMap(Expiry.LastDay::lastDay)
-                .ifPresent(day -> dates.add(new DatedEvent("date.EXPIRY", day)));
-        situation
-                .newest(Ordered.class)
-                .map(order -> order.value().reviewOn())
-                .ifPresent(day -> dates.add(new DatedEvent("date.ORDER_REVIEW", day)));
-        situation
-                .answer(Question.RECALL)
-                .map(answer ->
-                        answer.on().plusDays(situation.practice().profile().recallDays()))
-                .ifPresent(day -> dates.add(new DatedEvent("date.RECALL_AGAIN", day)));
-        situation
-                .ended()
-                .filter(ended -> ended.value().ending() == Ending.HANDED_OVER)
-                .ifPresent(ended -> dates.add(
-                        new DatedEvent("date.MONTHLY_INCH_TEST", ended.on().plusMonths(1))));
-        for (Coming coming : WhatComesNext.of(situation)) {
-            Outlook outlook = coming.outlook();
-            outlook.likely()
-                    .filter(day -> !outlook.reached())
-                    .ifPresent(day -> dates.add(dated("date." + coming.what(), day, outlook)));
-        }
-        // Two pieces of an insert that must be out at one weight are one date.
-        return dates.stream()
-                .distinct()
-                .sorted(Comparator.comparing(DatedEvent::on))
                 .toList();
     }
 }

@@ -8,6 +8,7 @@ import app.layette.core.cabin.SetUpRules;
 import app.layette.core.condition.BaseFitsCarrier;
 import app.layette.core.condition.ConditionAnswers;
 import app.layette.core.condition.Expiry;
+import app.layette.core.condition.Registration;
 import app.layette.core.condition.SheetMatchesLabel;
 import app.layette.core.condition.SheetsCurrent;
 import app.layette.core.entry.Question;
@@ -73,6 +74,7 @@ public final class RuleBook {
                 new SheetsCurrent(),
                 new SheetMatchesLabel(),
                 new Expiry(),
+                new Registration(),
                 new BaseFitsCarrier(),
                 new WeightFits(),
                 new LengthFits(),

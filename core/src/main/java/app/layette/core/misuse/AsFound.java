@@ -1,5 +1,7 @@
 package app.layette.core.misuse;
 
+import app.layette.core.entry.Area;
+import app.layette.core.entry.Fact.AreaLooked;
 import app.layette.core.entry.Fact.FoundSo;
 import app.layette.core.entry.Misuse;
 import app.layette.core.entry.Situation;
@@ -7,16 +9,28 @@ import app.layette.core.entry.Stamped;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.gate.ConclusionState;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
  * What was found before anything was touched, and how that stands now: put right where its conclusion passed on a look
- * made after it was found, or never required by the method that was chosen since.
+ * made after it was found, or never required by the method that was chosen since. Where nobody looked, nothing is said:
+ * a walk that found nothing and no walk at all stay apart.
  *
  * @param found in the order in which it was found
+ * @param looks what is known of every area
  */
-public record AsFound(List<Found> found) {
+public record AsFound(List<Found> found, Map<Area, Look> looks) {
+    /** What is known of an area as it was found. */
+    public enum Look {
+        NOT_LOOKED,
+        NOTHING_WRONG,
+        FOUND
+    }
+
     /** How something found stands now. */
     public enum Now {
         PUT_RIGHT,
@@ -35,6 +49,7 @@ public record AsFound(List<Found> found) {
 
     public AsFound {
         found = List.copyOf(found);
+        looks = Map.copyOf(looks);
     }
 
     public static AsFound of(FittingPlan plan) {
@@ -52,7 +67,35 @@ public record AsFound(List<Found> found) {
                 .newest(FoundSo.class, fact -> fact.misuse() == each.misuse())
                 .filter(last -> !last.value().there())
                 .isPresent());
-        return new AsFound(found);
+        return new AsFound(found, looks(situation, found));
+    }
+
+    private static Map<Area, Look> looks(Situation situation, List<Found> found) {
+        Map<Area, Look> looks = new EnumMap<>(Area.class);
+        for (Area area : Area.values()) {
+            boolean clear = situation
+                    .newest(AreaLooked.class, fact -> fact.area() == area)
+                    .filter(looked -> looked.value().clear())
+                    .isPresent();
+            looks.put(area, clear ? Look.NOTHING_WRONG : Look.NOT_LOOKED);
+        }
+        found.forEach(each -> looks.put(Misuses.of(each.misuse()).area(), Look.FOUND));
+        return looks;
+    }
+
+    /** The next area of the walk that nobody has looked at, beginning after one; empty when the walk is done. */
+    public Optional<Area> nextAfter(Area area) {
+        Area[] walk = Area.values();
+        return Arrays.stream(walk)
+                .map(each -> walk[(area.ordinal() + 1 + each.ordinal()) % walk.length])
+                .filter(each -> looks.get(each) == Look.NOT_LOOKED)
+                .findFirst();
+    }
+
+    /** How many areas have been looked at. */
+    public int looked() {
+        return (int)
+                looks.values().stream().filter(look -> look != Look.NOT_LOOKED).count();
     }
 
     private static Found found(Stamped<FoundSo> each, FittingPlan plan) {

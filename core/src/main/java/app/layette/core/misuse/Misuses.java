@@ -1,5 +1,6 @@
 package app.layette.core.misuse;
 
+import app.layette.core.entry.Area;
 import app.layette.core.entry.Misuse;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
@@ -13,20 +14,6 @@ import java.util.Map;
 public final class Misuses {
     private static final int COLUMNS = 4;
     private static final Map<Misuse, Row> ROWS = load();
-
-    /** Where to look, as areas of a picture. */
-    public enum Area {
-        LABEL,
-        CHILD,
-        HARNESS,
-        HANDLE,
-        LEVEL,
-        BASE,
-        BELT,
-        ANCHORS,
-        LEG,
-        PLACE
-    }
 
     /** One entry of the catalogue. */
     public record Row(Area area, Weight weight, Conclusion putRightBy) {}

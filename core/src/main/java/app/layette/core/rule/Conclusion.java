@@ -10,6 +10,7 @@ public enum Conclusion {
     HISTORY(RuleCode.CND_2),
     CRASH(RuleCode.CND_3),
     RECALL(RuleCode.CND_4),
+    REGISTRATION(RuleCode.CND_4),
     PARTS(RuleCode.CND_5),
     MANUALS(RuleCode.CND_6),
     APPROVAL(RuleCode.CND_7),

@@ -54,7 +54,7 @@ final class StepAsks {
         return switch (step) {
             case CHILD -> child();
             case LABEL -> label();
-            case HISTORY_STEP -> questions(Question.HISTORY, Question.CRASH, Question.RECALL);
+            case HISTORY_STEP -> history();
             case PARTS_STEP -> questions(Question.PARTS, Question.MANUALS);
             case FITS -> fits();
             case INSERT_STEP -> insert();
@@ -121,6 +121,15 @@ final class StepAsks {
         if (setUp) {
             asks.add(question(Question.BASE_SET_UP, Conclusion.BASE_FITS_CARRIER));
         }
+        return asks;
+    }
+
+    private List<Ask> history() {
+        List<Ask> asks = new ArrayList<>(questions(Question.HISTORY, Question.CRASH, Question.RECALL));
+        asks.add(Ask.offered(
+                Kind.QUESTION,
+                Question.REGISTRATION.name(),
+                situation.answer(Question.REGISTRATION).isPresent()));
         return asks;
     }
 

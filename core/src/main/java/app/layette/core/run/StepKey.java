@@ -42,6 +42,7 @@ import static app.layette.core.rule.Conclusion.OWN_ANCHORS;
 import static app.layette.core.rule.Conclusion.PANEL;
 import static app.layette.core.rule.Conclusion.PARTS;
 import static app.layette.core.rule.Conclusion.RECALL;
+import static app.layette.core.rule.Conclusion.REGISTRATION;
 import static app.layette.core.rule.Conclusion.ROLL;
 import static app.layette.core.rule.Conclusion.ROUTING_ALLOWED;
 import static app.layette.core.rule.Conclusion.SCREENING;
@@ -70,7 +71,7 @@ import java.util.List;
 public enum StepKey {
     CHILD(Phase.SEAT_AND_CHILD, ORDERS, SCREENING),
     LABEL(Phase.SEAT_AND_CHILD, SHEETS_CURRENT, SHEET_MATCHES_LABEL, EXPIRY, APPROVAL, BASE_FITS_CARRIER),
-    HISTORY_STEP(Phase.SEAT_AND_CHILD, HISTORY, CRASH, RECALL),
+    HISTORY_STEP(Phase.SEAT_AND_CHILD, HISTORY, CRASH, RECALL, REGISTRATION),
     PARTS_STEP(Phase.SEAT_AND_CHILD, PARTS, MANUALS),
     FITS(Phase.SEAT_AND_CHILD, WEIGHT, LENGTH, FEET, LIFTING),
     INSERT_STEP(Phase.SEAT_AND_CHILD, INSERT),

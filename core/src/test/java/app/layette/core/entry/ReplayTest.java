@@ -4,11 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.layette.core.fixture.FittingBuilder;
+import app.layette.core.gate.ConclusionState;
 import app.layette.core.measure.Mass;
+import app.layette.core.rule.Conclusion;
 import app.layette.core.seat.HandlePosition;
 import java.util.List;
 import java.util.UUID;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 
 class ReplayTest {
     @Test
@@ -56,6 +62,66 @@ class ReplayTest {
                             new Fact.Weighed("r1", Mass.ofKilograms(3))));
             assertThatThrownBy(spoiled::plan).isInstanceOf(UnusableEntriesException.class);
         }
+    }
+
+    @Test
+    void whatWasWithdrawnNeverWasSo() {
+        FittingBuilder fitting = FittingBuilder.ready().acted(Act.CAR_MOVED);
+        assertThat(fitting.plan().gate().isOpen()).isFalse();
+        withdraw(fitting, fact -> fact instanceof Fact.Acted acted && acted.act() == Act.CAR_MOVED);
+        assertThat(fitting.plan().gate().isOpen())
+                .as("the car never moved, so the level read before still counts")
+                .isTrue();
+        withdraw(fitting, fact -> fact instanceof Fact.Answered clip && clip.question() == Question.CLIP);
+        assertThat(fitting.state(Conclusion.CLIP).state())
+                .as("a look that never was passes nothing")
+                .isEqualTo(ConclusionState.State.OPEN);
+    }
+
+    @ParameterizedTest
+    @MethodSource("whatStays")
+    void signaturesAndWordsCannotBeWithdrawn(Fact fact) {
+        FittingBuilder fitting = FittingBuilder.ready().add(fact);
+        withdraw(fitting, fact::equals);
+        assertThatThrownBy(fitting::plan).isInstanceOf(UnusableEntriesException.class);
+    }
+
+    static Stream<Fact> whatStays() {
+        return Stream.of(
+                new Fact.Ended("u1", Fact.Ending.HANDED_OVER, null, null, null),
+                new Fact.Countersigned("u1"),
+                new Fact.Noted("u1", null, "said so"),
+                new Fact.SheetAdopted("test-seat", 1, Fact.Adoption.ADOPTED, null),
+                new Fact.BoxChosen("u1", Fact.TimeBox.BEDSIDE));
+    }
+
+    @Test
+    void whatWasWithdrawnCannotBeCorrectedOrWithdrawnAgain() {
+        FittingBuilder fitting = FittingBuilder.ready().acted(Act.CAR_MOVED);
+        Entry moved = fitting.entries().get(fitting.entries().size() - 1);
+        withdraw(fitting, fact -> fact.equals(moved.fact()));
+        withdraw(fitting, fact -> fact.equals(moved.fact()));
+        assertThatThrownBy(fitting::plan)
+                .isInstanceOf(UnusableEntriesException.class)
+                .hasMessageContaining("withdrawn");
+    }
+
+    private static void withdraw(FittingBuilder fitting, Predicate<Fact> fits) {
+        Entry entry = fitting.entries().stream()
+                .filter(each -> fits.test(each.fact()))
+                .reduce((first, second) -> second)
+                .orElseThrow();
+        int seq = fitting.lastSeq() + 1;
+        fitting.entries()
+                .add(new Entry(
+                        UUID.randomUUID(),
+                        seq,
+                        seq - 1,
+                        entry.at(),
+                        FittingBuilder.TECHNICIAN,
+                        entry.how(),
+                        entry.id(),
+                        new Fact.Withdrawn("u1")));
     }
 
     @Test

@@ -94,6 +94,7 @@ class GateTest {
                 "LIES_FLAT",
                 "FEET",
                 "LIFTING",
+                "REGISTRATION",
                 "COVERS"
             })
     void eachAnswerIsMissed(Question question) {

@@ -2,14 +2,15 @@ package app.layette.core.misuse;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.layette.core.entry.Area;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Misuse;
 import app.layette.core.entry.Question;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.misuse.AsFound.Found;
+import app.layette.core.misuse.AsFound.Look;
 import app.layette.core.misuse.AsFound.Now;
-import app.layette.core.misuse.Misuses.Area;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -56,6 +57,41 @@ class AsFoundTest {
         FittingBuilder fitting = FittingBuilder.ready(Method.BASE_BELT);
         fitting.add(new Fact.FoundSo("u1", Misuse.ANCHOR_NOT_CLICKED, true));
         assertThat(found(fitting)).extracting(Found::now).containsExactly(Now.FALLS_AWAY);
+    }
+
+    @Test
+    void aWalkThatFoundNothingAndNoWalkStayApart() {
+        FittingBuilder fitting = FittingBuilder.ready();
+        assertThat(AsFound.of(fitting.plan()).looked()).isZero();
+        fitting.add(new Fact.AreaLooked("u1", Area.HARNESS, true));
+        fitting.add(new Fact.AreaLooked("u1", Area.BASE, true));
+        fitting.add(new Fact.FoundSo("u1", Misuse.BASE_LOOSE, true));
+        fitting.add(new Fact.AreaLooked("u1", Area.PLACE, true));
+        fitting.add(new Fact.AreaLooked("u1", Area.PLACE, false));
+        AsFound walk = AsFound.of(fitting.plan());
+        assertThat(walk.looks())
+                .containsEntry(Area.HARNESS, Look.NOTHING_WRONG)
+                .containsEntry(Area.BASE, Look.FOUND)
+                .containsEntry(Area.PLACE, Look.NOT_LOOKED)
+                .containsEntry(Area.LABEL, Look.NOT_LOOKED);
+        assertThat(walk.looked()).isEqualTo(2);
+        assertThat(walk.nextAfter(Area.CHILD)).contains(Area.HANDLE);
+        assertThat(walk.nextAfter(Area.PLACE)).contains(Area.LABEL);
+    }
+
+    /** Where nobody looked nothing is said, whatever the order in which the areas are looked at. */
+    @ParameterizedTest
+    @EnumSource(Area.class)
+    void theWalkComesToItsEndFromAnyBeginning(Area beginning) {
+        FittingBuilder fitting = FittingBuilder.ready();
+        Area here = beginning;
+        for (int step = 1; step <= Area.values().length; step++) {
+            fitting.add(new Fact.AreaLooked("u1", here, true));
+            AsFound walk = AsFound.of(fitting.plan());
+            assertThat(walk.looked()).isEqualTo(step);
+            here = walk.nextAfter(here).orElse(here);
+        }
+        assertThat(AsFound.of(fitting.plan()).nextAfter(here)).isEmpty();
     }
 
     @Test

@@ -144,6 +144,15 @@ class ConditionRulesTest {
                         NOT_KNOWN,
                         "makerRuleNotLooked"),
                 row("CND-3", "unsure is not minor", f -> f.answer(Question.CRASH, "UNSURE"), STOP, "unsure"),
+                row("CND-4", "nobody was asked about the card", f -> {}, HOLDS, "cardNotAsked"),
+                row("CND-4", "the card was sent", f -> f.answer(Question.REGISTRATION, "SENT"), HOLDS, "cardSent"),
+                row("CND-4", "no card for it", f -> f.answer(Question.REGISTRATION, "NO_CARD"), HOLDS, "noCard"),
+                row(
+                        "CND-4",
+                        "a card not sent is said and keeps nothing shut",
+                        f -> f.answer(Question.REGISTRATION, "NOT_YET"),
+                        ADVISE,
+                        "cardNotSent"),
                 row("CND-4", "an open recall", f -> f.answer(Question.RECALL, "OPEN"), STOP, "open"),
                 row(
                         "CND-4",

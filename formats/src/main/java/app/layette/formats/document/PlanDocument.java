@@ -148,6 +148,7 @@ public final class PlanDocument {
         node.put("on", event.on().toString());
         event.earliest().ifPresent(day -> node.put("earliest", day.toString()));
         event.latest().ifPresent(day -> node.put("latest", day.toString()));
+        event.every().ifPresent(every -> node.put("every", every.toString()));
         wording.ifPresent(words -> node.put("text", words.say(event.key())));
     }
 

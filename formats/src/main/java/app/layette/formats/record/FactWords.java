@@ -52,7 +52,20 @@ public final class FactWords {
         if (fact instanceof Fact.Noted noted) {
             return noted.text();
         }
+        if (fact instanceof Fact.PhotoTaken photo) {
+            return PhotoWords.of(photo.about(), words);
+        }
+        if (fact instanceof Fact.FoundSo found) {
+            return words.say("misuse." + found.misuse()) + takenBack(found.there());
+        }
+        if (fact instanceof Fact.AreaLooked looked) {
+            return words.say("drawing.asFound." + looked.area()) + ": " + words.say("record.nothingWrong")
+                    + takenBack(looked.clear());
+        }
         List<String> said = new ArrayList<>();
+        if (fact instanceof Fact.SheetAdopted sheet) {
+            said.add(sheet.of());
+        }
         for (RecordComponent component : fact.getClass().getRecordComponents()) {
             Object value = value(fact, component);
             if (value != null
@@ -62,6 +75,10 @@ public final class FactWords {
             }
         }
         return String.join(" · ", said);
+    }
+
+    private String takenBack(boolean stands) {
+        return stands ? "" : " (" + words.say("record.takenBack") + ")";
     }
 
     private String say(RecordComponent component, Object value) {
@@ -102,7 +119,8 @@ public final class FactWords {
         return String.valueOf(value);
     }
 
-    private String constant(Enum<?> constant) {
+    /** A value that is one of a closed set, in words where it has any. */
+    public String constant(Enum<?> constant) {
         String prefix = PREFIXES.get(constant.getDeclaringClass());
         String key = prefix + "." + constant.name();
         return prefix != null && words.knows(key)

@@ -1,9 +1,8 @@
 package app.layette.formats.record;
 
-import app.layette.core.entry.Entry;
-import app.layette.formats.json.LayetteJson;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
@@ -11,31 +10,42 @@ import java.util.List;
 import org.erdtman.jcs.JsonCanonicalizer;
 
 /**
- * The seal over the entries of a fitting: SHA-256 over their JSON in canonical form (RFC 8785). Names are no part of
- * entries, so a family can be erased without breaking it; what is added later is outside it.
+ * The seal over the entries of a fitting: SHA-256 over their documents, as stored, in canonical form (RFC 8785). It does
+ * not go through this program's own reading and writing of entries, so that a later version with other fields finds it
+ * whole. Names are no part of entries, so a family can be erased without breaking it; what is added later is outside it.
  *
  * @param lastSeq the last entry under it
  * @param sha256 in lower-case hexadecimal
  */
 public record Seal(int lastSeq, String sha256) {
-    /** Seals all entries up to a place. */
-    public static Seal over(List<Entry> entries, int lastSeq) {
-        List<Entry> sealed =
-                entries.stream().filter(entry -> entry.seq() <= lastSeq).toList();
-        return new Seal(lastSeq, sha256(LayetteJson.strict().writeValueAsString(sealed)));
+    /**
+     * Seals entries.
+     *
+     * @param documents the first entries of a fitting, one JSON document each, in their order without a gap
+     */
+    public static Seal over(List<String> documents) {
+        return new Seal(documents.size(), sha256(canonical(documents)));
     }
 
-    /** Whether these entries are still the ones that were sealed. */
-    public boolean holds(List<Entry> entries) {
-        return over(entries, lastSeq).sha256.equals(sha256);
-    }
-
-    private static String sha256(String json) {
+    /** Entries as they are sealed: whoever has this file can tell its SHA-256 without this program. */
+    public static byte[] canonical(List<String> documents) {
+        String array = "[" + String.join(",", documents) + "]";
         try {
-            byte[] canonical = new JsonCanonicalizer(json).getEncodedUTF8();
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(canonical));
+            return new JsonCanonicalizer(array.getBytes(StandardCharsets.UTF_8)).getEncodedUTF8();
         } catch (IOException e) {
-            throw new UncheckedIOException("The entries cannot be sealed", e);
+            throw new UncheckedIOException("The entries cannot be written in canonical form", e);
+        }
+    }
+
+    /** Whether these entries, and maybe more after them, still begin with the ones that were sealed. */
+    public boolean holds(List<String> documents) {
+        return documents.size() >= lastSeq
+                && over(documents.subList(0, lastSeq)).sha256.equals(sha256);
+    }
+
+    private static String sha256(byte[] bytes) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("This Java has no SHA-256", e);
         }

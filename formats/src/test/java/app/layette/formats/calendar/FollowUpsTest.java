@@ -7,11 +7,15 @@ import java.io.IOException;
 import java.io.StringReader;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.Period;
 import java.util.List;
+import java.util.Optional;
 import net.fortuna.ical4j.data.CalendarBuilder;
 import net.fortuna.ical4j.data.ParserException;
 import net.fortuna.ical4j.model.Calendar;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class FollowUpsTest {
     private static final Instant NOW = Instant.parse("2026-11-25T10:00:00Z");
@@ -22,7 +26,34 @@ class FollowUpsTest {
                 LocalDate.parse(day),
                 "W-1: next slot; look, then move",
                 "likely 17 Jan",
-                revision);
+                revision,
+                Optional.empty());
+    }
+
+    private static String again(Period every, LocalDate until) {
+        FollowUp inch = new FollowUp(
+                "f1.date.MONTHLY_INCH_TEST",
+                LocalDate.parse("2026-12-31"),
+                "Inch test",
+                "",
+                1,
+                Optional.of(new FollowUps.Repeat(every, until)));
+        return FollowUps.of(List.of(inch), NOW);
+    }
+
+    /** What comes again is one event with a rule, and it ends with the restraint. */
+    @ParameterizedTest
+    @CsvSource({
+        "P1M, 2027-06-01, FREQ=MONTHLY;UNTIL=20270601;INTERVAL=1",
+        "P30D, 2027-06-01, FREQ=DAILY;UNTIL=20270601;INTERVAL=30",
+        "P1M, , FREQ=MONTHLY;UNTIL=20281231;INTERVAL=1",
+        "P1M, 2026-01-01, FREQ=MONTHLY;UNTIL=20261231;INTERVAL=1"
+    })
+    void whatComesAgainEndsWithTheRestraint(Period every, LocalDate until, String rule) throws Exception {
+        String text = again(every, until);
+        assertThat(text).contains("RRULE:" + rule);
+        assertThat(new CalendarBuilder().build(new StringReader(text)).getComponents())
+                .hasSize(1);
     }
 
     @Test

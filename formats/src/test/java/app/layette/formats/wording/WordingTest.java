@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.layette.core.belt.Reach;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Answers;
+import app.layette.core.entry.Area;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
@@ -21,7 +22,6 @@ import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.measure.UnitSystem;
 import app.layette.core.misuse.AsFound;
-import app.layette.core.misuse.Misuses;
 import app.layette.core.practice.PracticeProfile.SnugTest;
 import app.layette.core.recline.WayOut;
 import app.layette.core.rethread.Refusal;
@@ -93,8 +93,8 @@ class WordingTest {
         }
         all(keys, "garment", Fact.Garment.values());
         all(keys, "misuse", Misuse.values());
-        all(keys, "drawing.asFound", Misuses.Area.values());
-        all(keys, "drawing.asFound.tap", Misuses.Area.values());
+        all(keys, "drawing.asFound", Area.values());
+        all(keys, "drawing.asFound.tap", Area.values());
         all(keys, "found", AsFound.Now.values());
         all(keys, "how", How.Kind.values());
         all(keys, "seatKind", SeatKind.values());

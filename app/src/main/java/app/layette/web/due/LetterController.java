@@ -1,0 +1,143 @@
+package app.layette.web.due;
+
+import app.layette.core.finding.Argument;
+import app.layette.formats.wording.Wording;
+import app.layette.web.account.SignedIn;
+import app.layette.web.account.Viewing;
+import app.layette.web.fitting.Fittings;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** A letter to a family about one thing that comes due: read it, change it, send it. */
+@Controller
+@RequestMapping("/due/{fitting}/letter")
+class LetterController {
+    private static final int LONGEST_SUBJECT = 200;
+    private static final int LONGEST_BODY = 4000;
+
+    private final DueItems items;
+    private final Fittings fittings;
+    private final Mail mail;
+    private final Viewing viewing;
+    private final TransactionTemplate transactions;
+
+    LetterController(DueItems items, Fittings fittings, Mail mail, Viewing viewing, TransactionTemplate transactions) {
+        this.items = items;
+        this.fittings = fittings;
+        this.mail = mail;
+        this.viewing = viewing;
+        this.transactions = transactions;
+    }
+
+    @GetMapping
+    String letter(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID fitting,
+            @RequestParam String what,
+            @RequestParam LocalDate dueOn,
+            @RequestParam(defaultValue = "en") String lang,
+            RedirectAttributes after,
+            Model model) {
+        Fittings.Planned planned = fittings.planned(fitting, user.pointId());
+        Optional<DueItems.Item> item = items.find(fitting, what, dueOn);
+        if (item.isEmpty()) {
+            after.addFlashAttribute("refused", List.of(viewing.wording(user).say("due.refused.gone")));
+            return "redirect:/due";
+        }
+        boolean spanish = lang.equals("es");
+        Wording words = new Wording(
+                spanish ? Locale.forLanguageTag("es") : Locale.ENGLISH,
+                viewing.wording(user).units());
+        model.addAttribute("fitting", fitting);
+        model.addAttribute("child", planned.childName());
+        model.addAttribute("reference", planned.reference());
+        model.addAttribute("what", what);
+        model.addAttribute("whatSays", viewing.wording(user).say(what));
+        model.addAttribute("dueOn", dueOn);
+        model.addAttribute("lang", spanish ? "es" : "en");
+        Argument child = Argument.of(planned.childName());
+        if (!model.containsAttribute("subject")) {
+            model.addAttribute("subject", words.say("letter.subject", Map.of("child", child)));
+            model.addAttribute(
+                    "body",
+                    words.say(
+                            "letter.body",
+                            Map.of(
+                                    "child",
+                                    child,
+                                    "what",
+                                    new Argument.OfKey(what),
+                                    "when",
+                                    Argument.of(DueWords.when(item.get(), words)),
+                                    "point",
+                                    Argument.of(viewing.point(user).name()))));
+        }
+        return "due/letter";
+    }
+
+    @PostMapping
+    String send(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID fitting,
+            @RequestParam UUID id,
+            @RequestParam String what,
+            @RequestParam LocalDate dueOn,
+            @RequestParam(defaultValue = "") String subject,
+            @RequestParam(defaultValue = "") String body,
+            @RequestParam(defaultValue = "en") String lang,
+            RedirectAttributes after) {
+        Fittings.Planned planned = fittings.planned(fitting, user.pointId());
+        Wording words = viewing.wording(user);
+        List<String> problems = new ArrayList<>();
+        check("subject", subject, LONGEST_SUBJECT, words, problems);
+        check("body", body, LONGEST_BODY, words, problems);
+        if (!problems.isEmpty()) {
+            after.addFlashAttribute("refused", problems);
+            after.addFlashAttribute("subject", subject);
+            after.addFlashAttribute("body", body);
+            after.addAttribute("what", what);
+            after.addAttribute("dueOn", dueOn);
+            after.addAttribute("lang", lang);
+            return "redirect:/due/" + fitting + "/letter";
+        }
+        DueItems.Mark written = new DueItems.Mark(
+                fitting,
+                what,
+                dueOn,
+                DueItems.Mark.Kind.CONTACT,
+                null,
+                words.say("due.letterSent"),
+                user.author().id(),
+                viewing.today(viewing.point(user)));
+        transactions.executeWithoutResult(status -> {
+            // Sent twice it is one letter.
+            if (items.mark(id, written, viewing.clock().instant())) {
+                mail.send(user.pointId(), new Mail.Letter(planned.reference(), subject.strip(), body.strip()));
+            }
+        });
+        return "redirect:/due";
+    }
+
+    private static void check(String field, String typed, int longest, Wording words, List<String> problems) {
+        if (typed.isBlank() || typed.length() > longest) {
+            problems.add(words.say(
+                    "letter.refused." + field,
+                    Map.of("length", Argument.of(typed.strip().length()), "longest", Argument.of(longest))));
+        }
+    }
+}

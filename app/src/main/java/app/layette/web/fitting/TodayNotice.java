@@ -1,0 +1,17 @@
+package app.layette.web.fitting;
+
+import app.layette.web.account.SignedIn;
+import java.util.Optional;
+
+/** Something that the first page of the day says besides the fittings; other parts of the program have their own. */
+public interface TodayNotice {
+    /**
+     * A line of the first page.
+     *
+     * @param urgent whether hands are needed today
+     */
+    record Line(String says, String address, boolean urgent) {}
+
+    /** What is to be said today; empty for nothing. */
+    Optional<Line> today(SignedIn user);
+}

@@ -1,0 +1,45 @@
+package app.layette.core.condition;
+
+import static app.layette.core.finding.RuleCode.CND_4;
+
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import java.util.Optional;
+
+/**
+ * CND-4: whether the registration card was sent, so that a recall finds this family. It advises and keeps nothing shut;
+ * a card that nobody is known to have sent comes due after the hand-over.
+ */
+public final class Registration implements Rule {
+    @Override
+    public Conclusion conclusion() {
+        return Conclusion.REGISTRATION;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        Optional<String> answer = situation.answer(Question.REGISTRATION).map(Stamped::value);
+        if (answer.isEmpty()) {
+            return Verdict.judged(Finding.of(CND_4, Weight.HOLDS, "cardNotAsked"));
+        }
+        return Verdict.judged(
+                isSettled(situation)
+                        ? Finding.of(CND_4, Weight.HOLDS, answer.get().equals("SENT") ? "cardSent" : "noCard")
+                        : Finding.of(CND_4, Weight.ADVISE, "cardNotSent").changedBy("REGISTRATION"));
+    }
+
+    /** Whether nothing is left to be sent. */
+    public static boolean isSettled(Situation situation) {
+        return situation
+                .answer(Question.REGISTRATION)
+                .filter(answer ->
+                        answer.value().equals("SENT") || answer.value().equals("NO_CARD"))
+                .isPresent();
+    }
+}

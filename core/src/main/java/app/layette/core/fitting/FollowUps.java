@@ -1,0 +1,88 @@
+package app.layette.core.fitting;
+
+import app.layette.core.condition.Expiry;
+import app.layette.core.condition.Registration;
+import app.layette.core.entry.Fact.Ended;
+import app.layette.core.entry.Fact.Ending;
+import app.layette.core.entry.Fact.Ordered;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.growth.Coming;
+import app.layette.core.growth.Outlook;
+import app.layette.core.growth.WhatComesNext;
+import java.time.LocalDate;
+import java.time.Period;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/** What comes due for a family: looks that come again, papers, what growing brings, and what was left open. */
+final class FollowUps {
+    private static final Period INCH_TEST = Period.ofMonths(1);
+    private static final Period REGISTRATION = Period.ofDays(14);
+    /** A family that left with something open is asked within a week how it stands. */
+    private static final Period LEFT_OPEN = Period.ofDays(7);
+
+    private final Situation situation;
+    private final List<DatedEvent> dates = new ArrayList<>();
+
+    private FollowUps(Situation situation) {
+        this.situation = situation;
+    }
+
+    /** Every date, the first one first. */
+    static List<DatedEvent> of(Situation situation) {
+        FollowUps due = new FollowUps(situation);
+        due.papers();
+        situation.ended().ifPresent(due::afterTheEnd);
+        WhatComesNext.of(situation).forEach(due::growing);
+        // Two pieces of an insert that must be out at one weight are one date.
+        return due.dates.stream()
+                .distinct()
+                .sorted(Comparator.comparing(DatedEvent::on))
+                .toList();
+    }
+
+    /** CND-1, CND-4 and SUIT-7: expiry, recall look-up and the review of an order. */
+    private void papers() {
+        Expiry.of(situation)
+                .flatMap(Expiry.LastDay::lastDay)
+                .ifPresent(day -> dates.add(DatedEvent.once("date.EXPIRY", day)));
+        situation
+                .newest(Ordered.class)
+                .map(order -> order.value().reviewOn())
+                .ifPresent(day -> dates.add(DatedEvent.once("date.ORDER_REVIEW", day)));
+        Period recall = Period.ofDays(situation.practice().profile().recallDays());
+        situation
+                .answer(Question.RECALL)
+                .ifPresent(answer -> dates.add(
+                        DatedEvent.again("date.RECALL_AGAIN", answer.on().plus(recall), recall)));
+    }
+
+    private void afterTheEnd(Stamped<Ended> ended) {
+        LocalDate day = ended.on();
+        Ending ending = ended.value().ending();
+        if (ending == Ending.HANDED_OVER) {
+            dates.add(DatedEvent.again("date.MONTHLY_INCH_TEST", day.plus(INCH_TEST), INCH_TEST));
+            if (!Registration.isSettled(situation)) {
+                dates.add(DatedEvent.once("date.REGISTRATION_CARD", day.plus(REGISTRATION)));
+            }
+        }
+        if (ending == Ending.LEFT_WITH_OPEN_FINDINGS) {
+            dates.add(DatedEvent.once("date.LEFT_OPEN", day.plus(LEFT_OPEN)));
+        }
+    }
+
+    private void growing(Coming coming) {
+        Outlook outlook = coming.outlook();
+        outlook.likely()
+                .filter(day -> !outlook.reached())
+                .ifPresent(day -> dates.add(dated("date." + coming.what(), day, outlook)));
+    }
+
+    private static DatedEvent dated(String key, LocalDate day, Outlook outlook) {
+        boolean fixed = outlook.earliest().equals(outlook.latest());
+        return fixed ? DatedEvent.once(key, day) : DatedEvent.between(key, day, outlook.earliest(), outlook.latest());
+    }
+}
