@@ -4,7 +4,7 @@ import app.layette.core.finding.Argument;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
-import app.layette.web.fitting.TodayNotice;
+import app.layette.web.workbench.TodayNotice;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;

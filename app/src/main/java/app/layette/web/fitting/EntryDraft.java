@@ -16,7 +16,8 @@ import java.util.UUID;
  * @param fact what it says
  */
 public record EntryDraft(UUID id, int seen, OffsetDateTime at, How how, UUID corrects, Fact fact) {
-    static EntryDraft now(How how, int seen, Fact fact) {
+    /** An entry made just now. */
+    public static EntryDraft now(How how, int seen, Fact fact) {
         return new EntryDraft(UUID.randomUUID(), seen, null, how, null, fact);
     }
 }

@@ -30,12 +30,12 @@ import java.util.regex.Pattern;
  * Reads a fact from the fields of a form. The fields carry the names of the fact's components; all problems are
  * collected, each with its field, what was typed and what is allowed.
  */
-final class FactForm {
+public final class FactForm {
     private static final Pattern WEEKS_AND_DAYS =
             Pattern.compile("(\\d{2})\\s*(?:w|weeks?|\\+)?\\s*(?:(\\d)\\s*(?:d|days?)?)?");
     private static final int DAYS_PER_WEEK = 7;
     /** Field that carries a place and a method together. */
-    static final String CHOICE = "choice";
+    public static final String CHOICE = "choice";
 
     private final Map<String, String> fields;
     private final List<FieldProblem> problems = new ArrayList<>();
@@ -61,7 +61,7 @@ final class FactForm {
      *
      * @throws RefusedEntryException with every problem found
      */
-    static Fact read(Map<String, String> fields) {
+    public static Fact read(Map<String, String> fields) {
         String kind = fields.getOrDefault("kind", "");
         Class<?> type = Arrays.stream(Fact.class.getPermittedSubclasses())
                 .filter(each -> LayetteJson.kindOf(each).equals(kind))

@@ -15,6 +15,7 @@ import app.layette.core.fitting.PlanDifference;
 import app.layette.core.measure.Mass;
 import app.layette.core.practice.PracticeProfile;
 import app.layette.core.ride.EarlierClearing;
+import app.layette.core.run.StepKey;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.vehicle.VehicleSheet;
 import app.layette.formats.json.LayetteJson;
@@ -23,6 +24,7 @@ import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.practice.Profiles;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.temporal.ChronoUnit;
@@ -40,8 +42,11 @@ import org.springframework.transaction.annotation.Transactional;
 /** Fittings: beginning one, adding entries, planning. */
 @Service
 public class Fittings {
-    static final String RIDER = "r1";
-    static final String UNIT = "u1";
+    /** The first rider of every fitting. */
+    public static final String RIDER = "r1";
+    /** The first actual seat of every fitting. */
+    public static final String UNIT = "u1";
+
     private static final int DAYS_IN_TODAY = 2;
     private static final int MOST_IN_TODAY = 100;
 
@@ -52,8 +57,9 @@ public class Fittings {
     public record Appended(int seq, Planned after, PlanDifference changed) {}
 
     /** What a family begins with. */
-    record Begin(String reference, String childName, SheetVersion seat, List<EntryDraft> entries, boolean comesBack) {
-        Begin(String reference, String childName, SheetVersion seat, List<EntryDraft> entries) {
+    public record Begin(
+            String reference, String childName, SheetVersion seat, List<EntryDraft> entries, boolean comesBack) {
+        public Begin(String reference, String childName, SheetVersion seat, List<EntryDraft> entries) {
             this(reference, childName, seat, entries, false);
         }
     }
@@ -85,7 +91,7 @@ public class Fittings {
 
     /** Begins a fitting; its first entries are stored with it or not at all. */
     @Transactional
-    UUID begin(Begin begin, UUID pointId, Author author) {
+    public UUID begin(Begin begin, UUID pointId, Author author) {
         Point point = viewing.point(pointId);
         Optional<Family> known = families.findByPointIdAndReference(pointId, begin.reference());
         if (known.isPresent() != begin.comesBack()) {
@@ -318,6 +324,32 @@ public class Fittings {
         return new Planned(row.id(), row.family().reference(), row.family().childName(), plan);
     }
 
+    /**
+     * A fitting as lists show it.
+     *
+     * @param nextStep {@code null} where nothing is left to do
+     */
+    public record Listed(
+            UUID id,
+            String child,
+            String reference,
+            FittingState state,
+            StepKey nextStep,
+            int blocking,
+            Instant touchedAt) {}
+
+    private static Listed listed(FittingRow row) {
+        FittingRow.Overview overview = row.overview();
+        return new Listed(
+                row.id(),
+                row.family().childName(),
+                row.family().reference(),
+                overview.state(),
+                overview.nextStep() == null ? null : StepKey.valueOf(overview.nextStep()),
+                overview.blocking(),
+                row.touchedAt());
+    }
+
     /** An open fitting in a list to choose from. */
     public record OpenOne(UUID id, String child, String reference, boolean chosen) {}
 
@@ -325,9 +357,8 @@ public class Fittings {
     @Transactional(readOnly = true)
     public List<OpenOne> openOnes(SignedIn user, List<UUID> chosen) {
         return recent(user).stream()
-                .filter(row -> row.overview().state() == FittingState.OPEN)
-                .map(row -> new OpenOne(
-                        row.id(), row.family().childName(), row.family().reference(), chosen.contains(row.id())))
+                .filter(each -> each.state() == FittingState.OPEN)
+                .map(each -> new OpenOne(each.id(), each.child(), each.reference(), chosen.contains(each.id())))
                 .toList();
     }
 
@@ -360,21 +391,27 @@ public class Fittings {
 
     /** Every fitting whose child or reference has this in it, however long ago, the last touched first. */
     @Transactional(readOnly = true)
-    List<FittingRow> find(SignedIn user, String part) {
+    public List<Listed> find(SignedIn user, String part) {
         String pattern = "%"
                 + part.toLowerCase(Locale.ROOT)
                         .replace("\\", "\\\\")
                         .replace("%", "\\%")
                         .replace("_", "\\_") + "%";
-        return fittings.find(user.pointId(), pattern, Limit.of(MOST_IN_TODAY));
+        return fittings.find(user.pointId(), pattern, Limit.of(MOST_IN_TODAY)).stream()
+                .map(Fittings::listed)
+                .toList();
     }
 
     /** Fittings that are open or were touched since yesterday, newest first. */
     @Transactional(readOnly = true)
-    List<FittingRow> recent(SignedIn user) {
-        return fittings.recent(
-                user.pointId(),
-                viewing.clock().instant().minus(DAYS_IN_TODAY, ChronoUnit.DAYS),
-                Limit.of(MOST_IN_TODAY));
+    public List<Listed> recent(SignedIn user) {
+        return fittings
+                .recent(
+                        user.pointId(),
+                        viewing.clock().instant().minus(DAYS_IN_TODAY, ChronoUnit.DAYS),
+                        Limit.of(MOST_IN_TODAY))
+                .stream()
+                .map(Fittings::listed)
+                .toList();
     }
 }

@@ -6,10 +6,10 @@ import app.layette.formats.wording.Wording;
 import java.util.Map;
 
 /** Says what is wrong with a field: its name, what was typed, and what is allowed. */
-final class Problems {
+public final class Problems {
     private Problems() {}
 
-    static String say(FieldProblem problem, Wording words) {
+    public static String say(FieldProblem problem, Wording words) {
         String field = words.say("field." + problem.field());
         return words.say(
                 "problem." + problem.reason(),

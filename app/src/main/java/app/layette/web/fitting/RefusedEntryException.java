@@ -16,12 +16,13 @@ public class RefusedEntryException extends RuntimeException {
         this.reason = reason;
     }
 
-    static RefusedEntryException fields(List<FieldProblem> problems) {
+    /** For problems with fields. */
+    public static RefusedEntryException fields(List<FieldProblem> problems) {
         return new RefusedEntryException(problems, "");
     }
 
     /** For a reason that no field carries; the key of its sentence. */
-    static RefusedEntryException because(String reason) {
+    public static RefusedEntryException because(String reason) {
         return new RefusedEntryException(List.of(), reason);
     }
 

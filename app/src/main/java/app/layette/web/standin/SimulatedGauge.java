@@ -9,7 +9,7 @@ import app.layette.core.recline.GroundLevel;
 import app.layette.core.recline.ReclineSetUp;
 import app.layette.core.recline.cushion.Depths;
 import app.layette.core.seat.Recline;
-import app.layette.web.fitting.AngleGauge;
+import app.layette.web.workbench.AngleGauge;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;

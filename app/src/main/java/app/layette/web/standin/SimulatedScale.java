@@ -7,7 +7,7 @@ import app.layette.core.growth.Growth;
 import app.layette.core.growth.WhatComesNext;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
-import app.layette.web.fitting.BabyScale;
+import app.layette.web.workbench.BabyScale;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;

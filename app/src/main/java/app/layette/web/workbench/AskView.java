@@ -1,4 +1,4 @@
-package app.layette.web.fitting;
+package app.layette.web.workbench;
 
 import java.util.List;
 import java.util.Map;

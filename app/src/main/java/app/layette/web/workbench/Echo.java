@@ -1,9 +1,12 @@
-package app.layette.web.fitting;
+package app.layette.web.workbench;
 
 import app.layette.core.entry.Fact;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.formats.wording.Wording;
+import app.layette.web.fitting.FactForm;
+import app.layette.web.fitting.Problems;
+import app.layette.web.fitting.RefusedEntryException;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;

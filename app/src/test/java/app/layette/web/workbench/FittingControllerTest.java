@@ -1,4 +1,4 @@
-package app.layette.web.fitting;
+package app.layette.web.workbench;
 
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.not;
@@ -30,6 +30,8 @@ import app.layette.web.account.SignedIn;
 import app.layette.web.account.TestUsers;
 import app.layette.web.account.Users;
 import app.layette.web.account.Viewing;
+import app.layette.web.fitting.Fittings;
+import app.layette.web.fitting.RefusedEntryException;
 import app.layette.web.roll.RollGoods;
 import app.layette.web.shelf.Shelf;
 import java.util.Locale;

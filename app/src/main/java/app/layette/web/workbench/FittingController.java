@@ -1,4 +1,4 @@
-package app.layette.web.fitting;
+package app.layette.web.workbench;
 
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
@@ -12,12 +12,17 @@ import app.layette.core.run.StepKey;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
-import app.layette.web.fitting.AskForms.Typed;
-import app.layette.web.fitting.Workbench.Focus;
+import app.layette.web.fitting.EntryDraft;
+import app.layette.web.fitting.FactForm;
+import app.layette.web.fitting.Fittings;
+import app.layette.web.fitting.Problems;
+import app.layette.web.fitting.RefusedEntryException;
 import app.layette.web.roll.RollGood;
 import app.layette.web.roll.RollGoodForm;
 import app.layette.web.roll.RollGoods;
 import app.layette.web.shelf.Shelf;
+import app.layette.web.workbench.AskForms.Typed;
+import app.layette.web.workbench.Workbench.Focus;
 import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.DateTimeException;
@@ -47,9 +52,9 @@ import org.springframework.web.util.HtmlUtils;
 @Controller
 @RequestMapping("/fittings/{id}")
 class FittingController {
-    private static final String PAGE = "fitting/workbench";
-    private static final String TRIED = "fitting/parts :: tried";
-    private static final String CHANGED = "fitting/workbench :: changed";
+    private static final String PAGE = "workbench/workbench";
+    private static final String TRIED = "workbench/parts :: tried";
+    private static final String CHANGED = "workbench/workbench :: changed";
 
     private static final int LONGEST_WAIT_DAYS = 7;
     private static final int CLOCK_MINUTES = 5;

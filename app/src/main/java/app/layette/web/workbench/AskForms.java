@@ -1,4 +1,4 @@
-package app.layette.web.fitting;
+package app.layette.web.workbench;
 
 import app.layette.core.entry.Answers;
 import app.layette.core.entry.Fact;
@@ -11,9 +11,11 @@ import app.layette.core.fitting.FittingPlan;
 import app.layette.core.run.Ask;
 import app.layette.formats.svg.AnswerPicture;
 import app.layette.formats.wording.Wording;
-import app.layette.web.fitting.AskView.Button;
-import app.layette.web.fitting.AskView.Form;
-import app.layette.web.fitting.AskView.Input;
+import app.layette.web.fitting.Fittings;
+import app.layette.web.fitting.Problems;
+import app.layette.web.workbench.AskView.Button;
+import app.layette.web.workbench.AskView.Form;
+import app.layette.web.workbench.AskView.Input;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

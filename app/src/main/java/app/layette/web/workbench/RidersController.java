@@ -1,4 +1,4 @@
-package app.layette.web.fitting;
+package app.layette.web.workbench;
 
 import app.layette.core.entry.Situation;
 import app.layette.core.finding.Argument;
@@ -11,6 +11,7 @@ import app.layette.core.vehicle.VehicleSheet;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
+import app.layette.web.fitting.Fittings;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -69,7 +70,7 @@ class RidersController {
         model.addAttribute("lastSeq", own.plan().situation().lastSeq());
         model.addAttribute("open", own.plan().state() == FittingState.OPEN);
         car.ifPresent(sheet -> arrange(user, own, others, grown, sheet, words, model));
-        return "fitting/riders";
+        return "workbench/riders";
     }
 
     private List<Fittings.OpenOne> others(SignedIn user, UUID own, List<UUID> chosen) {

@@ -1,4 +1,4 @@
-package app.layette.web.fitting;
+package app.layette.web.workbench;
 
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Fact;
@@ -20,10 +20,12 @@ import app.layette.core.vehicle.SeatingPosition.OwnAnchors;
 import app.layette.core.vehicle.Side;
 import app.layette.core.vehicle.VehicleSheet;
 import app.layette.formats.wording.Wording;
-import app.layette.web.fitting.AskView.Button;
-import app.layette.web.fitting.AskView.Form;
-import app.layette.web.fitting.AskView.Input;
+import app.layette.web.fitting.FactForm;
+import app.layette.web.fitting.Fittings;
 import app.layette.web.shelf.SheetSummary;
+import app.layette.web.workbench.AskView.Button;
+import app.layette.web.workbench.AskView.Form;
+import app.layette.web.workbench.AskView.Input;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

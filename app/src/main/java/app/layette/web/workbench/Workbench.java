@@ -1,9 +1,10 @@
-package app.layette.web.fitting;
+package app.layette.web.workbench;
 
 import app.layette.core.fitting.PlanDifference;
 import app.layette.core.run.StepKey;
 import app.layette.formats.wording.Wording;
-import app.layette.web.fitting.AskForms.Typed;
+import app.layette.web.fitting.Fittings;
+import app.layette.web.workbench.AskForms.Typed;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

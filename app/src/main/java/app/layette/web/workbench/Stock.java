@@ -1,4 +1,4 @@
-package app.layette.web.fitting;
+package app.layette.web.workbench;
 
 import app.layette.web.roll.RollGood;
 import app.layette.web.shelf.SheetSummary;

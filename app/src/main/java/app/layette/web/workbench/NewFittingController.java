@@ -1,4 +1,4 @@
-package app.layette.web.fitting;
+package app.layette.web.workbench;
 
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
@@ -9,6 +9,11 @@ import app.layette.formats.document.RefusedDocumentException;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
+import app.layette.web.fitting.EntryDraft;
+import app.layette.web.fitting.FactForm;
+import app.layette.web.fitting.Fittings;
+import app.layette.web.fitting.Problems;
+import app.layette.web.fitting.RefusedEntryException;
 import app.layette.web.shelf.SheetSummary;
 import app.layette.web.shelf.Shelf;
 import java.io.IOException;
@@ -173,7 +178,7 @@ class NewFittingController {
     }
 
     private ModelAndView page(SignedIn user, Map<String, String> fields, List<String> problems) {
-        ModelAndView page = new ModelAndView("fitting/new");
+        ModelAndView page = new ModelAndView("workbench/new");
         page.addObject("seats", shelf.seats(user.pointId()));
         page.addObject("cars", shelf.cars(user.pointId()));
         page.addObject("typed", new LinkedHashMap<>(fields));

@@ -1,4 +1,4 @@
-package app.layette.web.fitting;
+package app.layette.web.workbench;
 
 import app.layette.core.drawing.side.PoseTable;
 import app.layette.core.finding.Argument;

@@ -1,11 +1,11 @@
-package app.layette.web.fitting;
+package app.layette.web.workbench;
 
 import app.layette.core.fitting.FittingState;
-import app.layette.core.run.StepKey;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
+import app.layette.web.fitting.Fittings;
 import java.time.LocalDate;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
@@ -44,8 +44,8 @@ class TodayController {
     String today(@AuthenticationPrincipal SignedIn user, @RequestParam(defaultValue = "") String find, Model model) {
         Point point = viewing.point(user);
         Wording words = viewing.wording(user);
-        List<FittingRow> found = find.isBlank() ? fittings.recent(user) : fittings.find(user, find.strip());
-        List<Row> rows = found.stream().map(row -> row(row, point, words)).toList();
+        List<Fittings.Listed> found = find.isBlank() ? fittings.recent(user) : fittings.find(user, find.strip());
+        List<Row> rows = found.stream().map(each -> row(each, point, words)).toList();
         model.addAttribute(
                 "notices",
                 notices.stream().flatMap(each -> each.today(user).stream()).toList());
@@ -53,26 +53,25 @@ class TodayController {
         model.addAttribute("day", words.say(viewing.today(point)));
         model.addAttribute("rows", rows);
         model.addAttribute("find", find);
-        return "fitting/today";
+        return "workbench/today";
     }
 
-    private Row row(FittingRow row, Point point, Wording words) {
-        FittingRow.Overview overview = row.overview();
-        boolean open = overview.state() == FittingState.OPEN;
-        boolean ready = open && overview.blocking() == 0;
+    private Row row(Fittings.Listed fitting, Point point, Wording words) {
+        boolean open = fitting.state() == FittingState.OPEN;
+        boolean ready = open && fitting.blocking() == 0;
         String next = !open
                 ? ""
                 : ready
                         ? words.say("head.ready")
-                        : overview.nextStep() == null ? "" : words.say("step." + StepKey.valueOf(overview.nextStep()));
+                        : fitting.nextStep() == null ? "" : words.say("step." + fitting.nextStep());
         return new Row(
-                row.id(),
-                row.family().childName(),
-                row.family().reference(),
-                ready ? "ready" : overview.state().name().toLowerCase(Locale.ROOT),
-                words.say(ready ? "head.ready" : "state." + overview.state()),
+                fitting.id(),
+                fitting.child(),
+                fitting.reference(),
+                ready ? "ready" : fitting.state().name().toLowerCase(Locale.ROOT),
+                words.say(ready ? "head.ready" : "state." + fitting.state()),
                 next,
-                touched(row.touchedAt().atZone(point.zone()), viewing.today(point)));
+                touched(fitting.touchedAt().atZone(point.zone()), viewing.today(point)));
     }
 
     /** What is long over needs its year, not its hour. */

@@ -1,4 +1,4 @@
-package app.layette.web.fitting;
+package app.layette.web.workbench;
 
 import app.layette.core.entry.Situation;
 import app.layette.core.measure.Length;

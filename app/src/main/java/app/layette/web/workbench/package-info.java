@@ -1,0 +1,6 @@
+/**
+ * The screens beside the car: today's list, a new fitting, and the workbench that shows what follows from a fitting's
+ * entries and takes the next one. Everything shown is computed by the core.
+ */
+@org.springframework.modulith.ApplicationModule(displayName = "Workbench")
+package app.layette.web.workbench;
