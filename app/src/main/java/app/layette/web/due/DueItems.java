@@ -135,6 +135,13 @@ class DueItems {
                 > 0;
     }
 
+    /** What was said to or by a family that is erased; that something was done stays. */
+    void forgetNotes(List<UUID> fittings) {
+        jdbc.sql("update due_mark set note = '' where fitting_id in (:fittings)")
+                .param("fittings", fittings)
+                .update();
+    }
+
     /** Every mark on these fittings, the newest first. */
     List<Mark> marks(List<UUID> fittings) {
         return fittings.isEmpty()

@@ -6,6 +6,7 @@ import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingState;
 import app.layette.web.account.Point;
 import app.layette.web.account.Viewing;
+import app.layette.web.fitting.FamilyErased;
 import app.layette.web.fitting.FittingChanged;
 import app.layette.web.fitting.FittingPlannedAgain;
 import app.layette.web.shelf.Shelf;
@@ -45,6 +46,12 @@ class DueProjection {
     @Transactional(propagation = Propagation.MANDATORY)
     public void onPlannedAgain(FittingPlannedAgain planned) {
         project(planned.fitting(), planned.point(), planned.plan());
+    }
+
+    @EventListener
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void onErased(FamilyErased erased) {
+        items.forgetNotes(erased.fittings());
     }
 
     /** Writes what comes due from a plan and from what was done since. */

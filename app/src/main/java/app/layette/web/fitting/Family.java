@@ -8,6 +8,8 @@ import java.util.UUID;
 /** A family, as little as is needed; erasable without touching the record. */
 @Entity
 class Family {
+    private static final int ERASED_LENGTH = 8;
+
     @Id
     private UUID id;
 
@@ -26,6 +28,12 @@ class Family {
         this.pointId = pointId;
         this.reference = reference;
         this.childName = childName;
+    }
+
+    /** Forgets who it was; what is left tells two erased families apart and nothing else. */
+    void erase() {
+        this.reference = "X-" + UUID.randomUUID().toString().substring(0, ERASED_LENGTH);
+        this.childName = "(erased)";
     }
 
     UUID id() {

@@ -3,13 +3,16 @@ package app.layette.web.handout;
 import app.layette.core.measure.UnitSystem;
 import app.layette.web.account.Point;
 import app.layette.web.account.Viewing;
+import app.layette.web.fitting.FamilyErased;
 import app.layette.web.fitting.Fittings;
 import java.security.SecureRandom;
 import java.time.LocalDate;
 import java.util.Base64;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The families' own pages: made on purpose, unguessable, for a year, and taken back at any time. */
@@ -57,6 +60,12 @@ class FamilyPages {
     void revoke(UUID fitting) {
         rows.findByFittingIdOrderByMadeAtDesc(fitting)
                 .forEach(page -> page.revoke(viewing.clock().instant()));
+    }
+
+    @EventListener
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void onErased(FamilyErased erased) {
+        erased.fittings().forEach(this::revoke);
     }
 
     /** The page behind an address; empty when there is none, it has expired, or it was taken back. */

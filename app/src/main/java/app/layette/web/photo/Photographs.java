@@ -5,6 +5,7 @@ import app.layette.core.entry.Fact;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.formats.record.PhotoWords;
 import app.layette.formats.wording.Wording;
+import app.layette.web.fitting.FamilyErased;
 import app.layette.web.fitting.FittingChanged;
 import java.sql.Timestamp;
 import java.time.Instant;
@@ -100,6 +101,14 @@ public class Photographs {
                 .param("fitting", fitting)
                 .query(byte[].class)
                 .optional();
+    }
+
+    @EventListener
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void onErased(FamilyErased erased) {
+        jdbc.sql("delete from photo where fitting_id in (:fittings)")
+                .param("fittings", erased.fittings())
+                .update();
     }
 
     /** A picture that was taken by mistake is not kept. */

@@ -1,5 +1,6 @@
 package app.layette.web.record;
 
+import app.layette.core.entry.Author;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
@@ -14,6 +15,7 @@ import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.EntryDraft;
+import app.layette.web.fitting.Erasing;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RefusedEntryException;
 import java.time.ZoneId;
@@ -79,11 +81,13 @@ class StoryController {
 
     private final Fittings fittings;
     private final Sealing sealing;
+    private final Erasing erasing;
     private final Viewing viewing;
 
-    StoryController(Fittings fittings, Sealing sealing, Viewing viewing) {
+    StoryController(Fittings fittings, Sealing sealing, Erasing erasing, Viewing viewing) {
         this.fittings = fittings;
         this.sealing = sealing;
+        this.erasing = erasing;
         this.viewing = viewing;
     }
 
@@ -97,6 +101,7 @@ class StoryController {
         model.addAttribute("id", id);
         model.addAttribute("child", fitting.childName());
         model.addAttribute("reference", fitting.reference());
+        model.addAttribute("leads", user.author().role() == Author.Role.LEAD);
         model.addAttribute("open", fitting.plan().state() == FittingState.OPEN);
         model.addAttribute("state", words.say("state." + fitting.plan().state()));
         model.addAttribute("lastSeq", fitting.plan().situation().lastSeq());
@@ -207,6 +212,32 @@ class StoryController {
         } catch (RefusedEntryException e) {
             after.addFlashAttribute("refused", Fittings.say(e, viewing.wording(user)));
             after.addFlashAttribute("typed", fields);
+        }
+        return "redirect:/fittings/" + id + "/record";
+    }
+
+    /** Erases who the family was; the record and its seal stay. */
+    @PostMapping("/erase")
+    String erase(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "") String reference,
+            RedirectAttributes after) {
+        Wording words = viewing.wording(user);
+        String known = fittings.planned(id, user.pointId()).reference();
+        if (!reference.strip().equals(known)) {
+            after.addFlashAttribute(
+                    "refused",
+                    List.of(words.say(
+                            "record.erase.refused",
+                            Map.of("typed", Argument.of(reference), "reference", Argument.of(known)))));
+            return "redirect:/fittings/" + id + "/record";
+        }
+        try {
+            erasing.erase(id, words.say("record.erase.note"), user.pointId(), user.author());
+            after.addFlashAttribute("said", words.say("record.erase.done"));
+        } catch (RefusedEntryException e) {
+            after.addFlashAttribute("refused", Fittings.say(e, words));
         }
         return "redirect:/fittings/" + id + "/record";
     }

@@ -3,15 +3,19 @@ package app.layette.web.standin;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.due.Mail;
+import app.layette.web.fitting.FamilyErased;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
+import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 
@@ -44,6 +48,15 @@ class SimulatedMailbox implements Mail {
                 .param("recipient", letter.recipient())
                 .param("subject", letter.subject())
                 .param("body", letter.body())
+                .update();
+    }
+
+    @EventListener
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void onErased(FamilyErased erased) {
+        jdbc.sql("delete from simulated_mail where point_id = :point and recipient = :recipient")
+                .param("point", erased.point())
+                .param("recipient", erased.reference())
                 .update();
     }
 

@@ -69,6 +69,9 @@ class FittingsDatabaseTest {
     private Replanning replanning;
 
     @Autowired
+    private Erasing erasing;
+
+    @Autowired
     private UserDetailsService users;
 
     @Autowired
@@ -331,6 +334,26 @@ class FittingsDatabaseTest {
                 .as("another process wrote the third entry meanwhile")
                 .last()
                 .satisfies(entry -> assertThat(entry.fact()).isInstanceOf(Fact.Weighed.class));
+    }
+
+    @Test
+    void onlyALeadErasesAndNothingIsLeftThatTellsWhoItWas() {
+        String reference = fittings.planned(fitting, point).reference();
+        assertThatThrownBy(() -> erasing.erase(fitting, "erased", point, MARIT)).hasMessageContaining("LEAD_ERASES");
+        assertThat(fittings.knowsFamily(point, reference)).isTrue();
+        jdbc.update(
+                "insert into simulated_mail values (gen_random_uuid(), ?, now(), ?, 'About Ada', 'Ada')",
+                point,
+                reference);
+        List<Integer> before = places();
+        erasing.erase(fitting, "erased", point, new Author("ilse", Author.Role.LEAD));
+        assertThat(fittings.knowsFamily(point, reference)).isFalse();
+        assertThat(places()).hasSize(before.size() + 1);
+        assertThat(jdbc.queryForObject(
+                        "select count(*) from simulated_mail where subject = 'About Ada'", Integer.class))
+                .isZero();
+        assertThat(jdbc.queryForList("select document::text from entry where fitting_id = ?", String.class, fitting))
+                .noneMatch(document -> document.contains(reference) || document.contains("Ada"));
     }
 
     @ParameterizedTest

@@ -315,6 +315,43 @@ class RecordIT {
     }
 
     @Test
+    void aLeadErasesWhoAFamilyWasAndTheSealStillHolds() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("ilse").page().click("text=Ottilie");
+            String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
+            desk.open(fitting + "/handout").page().click("text=Make the family’s own page");
+            String page = desk.page().textContent(".own-address").replaceAll(".*/f/", "/f/");
+            desk.open(fitting + "/record");
+            String hash = desk.page().textContent(".seal code");
+            desk.page().click("text=Erase who this family was");
+            desk.page().fill("[name=reference]", "W-1030");
+            desk.page().click("button:has-text('Erase')");
+            assertThat(desk.page().textContent(".refused")).contains("The Reference (W-1030)", "W-1031");
+            desk.page().click("text=Erase who this family was");
+            desk.page().fill("[name=reference]", "W-1031");
+            desk.page().click("button:has-text('Erase')");
+            assertThat(desk.page().textContent("main"))
+                    .contains("the seal holds", hash, "The names of the family were erased")
+                    .doesNotContain("Ottilie", "W-1031");
+            assertThat(desk.page().request().get(app.address() + page).status()).isEqualTo(410);
+            for (String path : List.of("/", "/due?ahead=ALL", "/?find=Ottilie")) {
+                assertThat(desk.open(path).page().textContent("main tbody, main .empty"))
+                        .doesNotContain("Ottilie\n", "W-1031");
+            }
+            desk.open("/?find=1031");
+            assertThat(desk.page().locator("tbody tr").count()).isZero();
+            desk.forgive();
+        }
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").page().click("text=Caspian");
+            String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
+            assertThat(desk.open(fitting + "/record").page().textContent("main"))
+                    .as("for leads alone")
+                    .doesNotContain("Erase who");
+        }
+    }
+
+    @Test
     void aSealedFittingIsFoundAgainAndItsFileHasTheHashOfItsSeal() throws Exception {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
             desk.signIn("tove").page().fill("#find", "1031");

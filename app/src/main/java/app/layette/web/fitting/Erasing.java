@@ -1,0 +1,53 @@
+package app.layette.web.fitting;
+
+import app.layette.core.entry.Author;
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.How;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Erases who a family was. Names are kept beside the record, never in it, so that the record and its seal stay whole:
+ * what was done with which seat can still be told, for whom no longer.
+ */
+@Service
+public class Erasing {
+    private final FittingRows rows;
+    private final Fittings fittings;
+    private final ApplicationEventPublisher events;
+
+    Erasing(FittingRows rows, Fittings fittings, ApplicationEventPublisher events) {
+        this.rows = rows;
+        this.fittings = fittings;
+        this.events = events;
+    }
+
+    /**
+     * Erases the family of a fitting, in all its fittings.
+     *
+     * @param note words for each record that tell that it was done
+     * @throws RefusedEntryException when somebody else than a lead asks for it
+     */
+    @Transactional
+    public void erase(UUID fitting, String note, UUID pointId, Author author) {
+        if (author.role() != Author.Role.LEAD) {
+            throw RefusedEntryException.because("LEAD_ERASES");
+        }
+        Family family = rows.find(fitting, pointId)
+                .orElseThrow(NoSuchFittingException::new)
+                .family();
+        String reference = family.reference();
+        List<UUID> all =
+                rows.of(family, Limit.unlimited()).stream().map(FittingRow::id).toList();
+        family.erase();
+        for (UUID each : all) {
+            Fact said = new Fact.Noted(Fittings.UNIT, null, note);
+            fittings.append(each, EntryDraft.now(How.MEASURED, 0, said), pointId, author);
+        }
+        events.publishEvent(new FamilyErased(pointId, reference, all));
+    }
+}
