@@ -17,15 +17,18 @@ import java.sql.Statement;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -80,8 +83,13 @@ class SoakIT {
             script("start", home.toString(), port);
         }
 
+        /** Stops it and leaves nothing of it behind. */
         void stop() throws IOException, InterruptedException {
             script("stop", home.toString());
+            try (Stream<Path> files = Files.walk(home)) {
+                files.sorted(Comparator.reverseOrder())
+                        .forEach(file -> file.toFile().delete());
+            }
         }
     }
 
@@ -96,23 +104,28 @@ class SoakIT {
         RunningApp app = new RunningApp(database);
         ExecutorService hands = Executors.newFixedThreadPool(NAMES.length);
         try {
-            List<UUID> fittings = fittings(database);
+            List<UUID> fittings = new CopyOnWriteArrayList<>(fittings(database));
             Instant until = Instant.now().plus(length);
-            List<Future<List<Technician.Sent>>> work = new ArrayList<>();
+            List<Future<Technician.Day>> work = new ArrayList<>();
             for (int i = 0; i < NAMES.length; i++) {
                 work.add(hands.submit(new Technician(app.address(), NAMES[i], fittings, until, i)));
             }
             int kills = killUntil(until, app, cluster);
-            List<List<Technician.Sent>> sent = new ArrayList<>();
-            for (Future<List<Technician.Sent>> each : work) {
-                sent.add(each.get());
+            List<Technician.Day> days = new ArrayList<>();
+            for (Future<Technician.Day> each : work) {
+                days.add(each.get());
             }
-            int acknowledged = sent.stream().mapToInt(List::size).sum();
-            System.out.println("Soak: " + acknowledged + " entries acknowledged in " + length.toSeconds() + " s, "
-                    + kills + " kills of application or database");
+            int acknowledged =
+                    days.stream().mapToInt(day -> day.entries().size()).sum();
+            int begun = days.stream().mapToInt(day -> day.families().size()).sum();
+            System.out.println("Soak: " + acknowledged + " entries and " + begun + " families acknowledged in "
+                    + length.toSeconds() + " s, " + kills + " kills of application or database");
             assertThat(kills).isPositive();
             assertThat(acknowledged).isGreaterThan(NAMES.length);
-            isWhole(held(database), sent);
+            isWhole(held(database), days.stream().map(Technician.Day::entries).toList());
+            areThereOnce(
+                    database,
+                    days.stream().flatMap(day -> day.families().stream()).toList());
         } finally {
             hands.shutdownNow();
             app.kill();
@@ -160,6 +173,25 @@ class SoakIT {
                 assertThat(seen.add(each.id())).isTrue();
             }
         }
+    }
+
+    /** Every family that was acknowledged is there once, with the entries that it was begun with. */
+    private static void areThereOnce(TestDatabase database, List<String> references) throws SQLException {
+        Map<String, Integer> entries = new HashMap<>();
+        String sql = "select a.reference, count(*) from family a join fitting f on f.family_id = a.id"
+                + " join entry e on e.fitting_id = f.id and e.seq <= 4 where a.reference like 'S-%' group by a.reference";
+        try (Connection connection =
+                        DriverManager.getConnection(database.url(), TestDatabase.USER, database.password());
+                Statement statement = connection.createStatement();
+                ResultSet rows = statement.executeQuery(sql)) {
+            while (rows.next()) {
+                entries.put(rows.getString(1), rows.getInt(2));
+            }
+        }
+        assertThat(entries.keySet()).containsAll(references);
+        assertThat(entries.values())
+                .as("child, weight, length, seat: all with it or none")
+                .allMatch(count -> count == 4);
     }
 
     private static List<UUID> fittings(TestDatabase database) throws SQLException {

@@ -14,6 +14,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -23,15 +24,25 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
-/** A technician who enters without pause, and sends again, under the same id, what nobody acknowledged. */
-final class Technician implements Callable<List<Technician.Sent>> {
+/**
+ * A technician who enters without pause, begins families, and sends again, under the same id, what nobody acknowledged;
+ * now and then also what was acknowledged, as a browser does that lost the answer.
+ */
+final class Technician implements Callable<Technician.Day> {
     private static final Pattern CSRF = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
     private static final Duration PATIENCE = Duration.ofSeconds(10);
     private static final int PAUSE_MS = 150;
     private static final int ENDED_MINUTES = 3;
 
+    private static final int ONE_IN_BEGINS = 25;
+    private static final int ONE_IN_SENDS_TWICE = 10;
+    private static final Pattern FITTING = Pattern.compile(".*/fittings/([0-9a-f-]{36}).*");
+
     /** An entry that the application acknowledged. */
     record Sent(UUID fitting, UUID id) {}
+
+    /** What was acknowledged in a day: entries in their order, and references of families. */
+    record Day(List<Sent> entries, List<String> families) {}
 
     private final HttpClient http = HttpClient.newBuilder()
             .cookieHandler(new CookieManager())
@@ -42,6 +53,7 @@ final class Technician implements Callable<List<Technician.Sent>> {
     private final List<UUID> fittings;
     private final Instant until;
     private final Random random;
+    private final Traffic traffic;
     private String csrf = "";
 
     Technician(String address, String name, List<UUID> fittings, Instant until, long seed) {
@@ -50,27 +62,66 @@ final class Technician implements Callable<List<Technician.Sent>> {
         this.fittings = fittings;
         this.until = until;
         this.random = new Random(seed);
+        this.traffic = new Traffic(random);
     }
 
     @Override
-    public List<Sent> call() throws InterruptedException {
+    public Day call() throws InterruptedException {
         signIn();
-        List<Sent> acknowledged = new ArrayList<>();
+        Day day = new Day(new ArrayList<>(), new ArrayList<>());
         while (Instant.now().isBefore(until)) {
+            if (random.nextInt(ONE_IN_BEGINS) == 0) {
+                String reference = "S-" + UUID.randomUUID().toString().substring(0, 13);
+                Map<String, String> family = traffic.family(reference);
+                untilAcknowledged(() -> begin(family));
+                day.families().add(reference);
+                continue;
+            }
             UUID fitting = fittings.get(random.nextInt(fittings.size()));
             UUID id = UUID.randomUUID();
-            Map<String, String> fields = random.nextBoolean()
-                    ? Map.of("kind", "acted", "act", "PRESSED_OR_ROCKED")
-                    : Map.of("kind", "answered", "question", "MOVEMENT", "answer", "UNDER_AN_INCH");
-            while (!send(fitting, id, fields)) {
-                Thread.sleep(PAUSE_MS);
-                if (Instant.now().isAfter(until.plus(Duration.ofMinutes(ENDED_MINUTES)))) {
-                    throw new IllegalStateException("The application never came back for " + name);
-                }
+            Map<String, String> fields = traffic.entry();
+            untilAcknowledged(() -> send(fitting, id, fields));
+            if (random.nextInt(ONE_IN_SENDS_TWICE) == 0) {
+                untilAcknowledged(() -> send(fitting, id, fields));
             }
-            acknowledged.add(new Sent(fitting, id));
+            day.entries().add(new Sent(fitting, id));
         }
-        return acknowledged;
+        return day;
+    }
+
+    /** One try; true when it was acknowledged. */
+    private interface Try {
+        boolean once() throws InterruptedException;
+    }
+
+    private void untilAcknowledged(Try what) throws InterruptedException {
+        while (!what.once()) {
+            Thread.sleep(PAUSE_MS);
+            if (Instant.now().isAfter(until.plus(Duration.ofMinutes(ENDED_MINUTES)))) {
+                throw new IllegalStateException("The application never came back for " + name);
+            }
+        }
+    }
+
+    /** Begins a family. When the answer was lost the first time, the reference is taken: by this very family. */
+    private boolean begin(Map<String, String> family) throws InterruptedException {
+        Map<String, String> fields = new HashMap<>(family);
+        fields.put("_csrf", csrf);
+        try {
+            HttpResponse<String> answer = post("/fittings/new", fields);
+            String to = answer.headers().firstValue("location").orElse("");
+            Matcher begun = FITTING.matcher(to);
+            if (begun.matches()) {
+                fittings.add(UUID.fromString(begun.group(1)));
+                return true;
+            }
+            if (answer.statusCode() == 403 || to.contains("/sign-in")) {
+                signIn();
+            }
+            return answer.statusCode() == 422 && answer.body().contains(family.get("reference"));
+        } catch (IOException e) {
+            return false;
+        }
     }
 
     private void signIn() throws InterruptedException {
@@ -91,10 +142,9 @@ final class Technician implements Callable<List<Technician.Sent>> {
     }
 
     private boolean send(UUID fitting, UUID id, Map<String, String> fact) throws InterruptedException {
-        Map<String, String> fields = new java.util.HashMap<>(fact);
+        Map<String, String> fields = new HashMap<>(fact);
         fields.put("id", id.toString());
         fields.put("seen", "1");
-        fields.put("of", "u1");
         fields.put("_csrf", csrf);
         try {
             HttpResponse<String> answer = post("/fittings/" + fitting + "/entries", fields);
