@@ -2,17 +2,13 @@ package app.layette.core.entry;
 
 import app.layette.core.child.Child;
 import app.layette.core.entry.Fact.Dimension;
-import app.layette.core.entry.Fact.PageSays;
 import app.layette.core.entry.Fact.Part;
 import app.layette.core.entry.Fact.Stage;
 import app.layette.core.entry.FittingRecord.Unit;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
-import app.layette.core.evidence.PermissionTable;
-import app.layette.core.evidence.Said;
 import app.layette.core.evidence.SheetVersion;
-import app.layette.core.evidence.Source;
 import app.layette.core.evidence.Speaker;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
@@ -31,7 +27,6 @@ import java.util.OptionalInt;
 import java.util.OptionalLong;
 import java.util.Set;
 import java.util.UUID;
-import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -48,11 +43,12 @@ public final class Situation {
     private final LocalDate today;
     private final Unit unit;
     private final List<Entry> all;
-    private final List<Entry> entries;
+    private final Facts facts;
     private final List<Changes.Placed> changes;
     private final AdoptedSheets sheets;
     private final Optional<VehicleSheet> carInstead;
     private final Optional<SeatSheet> seatInstead;
+    private final ManualPages manuals;
 
     private Situation(Practice practice, Sheets sheets, FittingRecord record, Unit unit, LocalDate today) {
         this.practice = practice;
@@ -60,13 +56,14 @@ public final class Situation {
         this.unit = unit;
         this.all = record.entries();
         // Told once in the fitting point's zone: asking for a day comes back thousands of times in a plan.
-        this.entries = Replay.effective(record.entries()).stream()
+        this.facts = new Facts(Replay.effective(record.entries()).stream()
                 .map(entry -> entry.at(practice.zone()))
-                .toList();
-        this.changes = Changes.in(entries);
-        this.sheets = AdoptedSheets.of(sheets, unit.sheet(), entries);
+                .toList());
+        this.changes = Changes.in(facts.entries());
+        this.sheets = AdoptedSheets.of(sheets, unit.sheet(), facts.entries());
         this.carInstead = Optional.empty();
         this.seatInstead = Optional.empty();
+        this.manuals = manuals();
     }
 
     private Situation(
@@ -75,11 +72,16 @@ public final class Situation {
         this.today = other.today;
         this.unit = other.unit;
         this.all = other.all;
-        this.entries = entries;
+        this.facts = new Facts(entries);
         this.changes = Changes.in(entries);
         this.sheets = other.sheets;
         this.carInstead = carInstead;
         this.seatInstead = seatInstead;
+        this.manuals = manuals();
+    }
+
+    private ManualPages manuals() {
+        return new ManualPages(seat(), car(), facts, practice.profile().rollsBeside());
     }
 
     /**
@@ -140,22 +142,22 @@ public final class Situation {
     }
 
     public Optional<Stamped<Child>> child() {
-        return best(Fact.ChildDescribed.class, fact -> fact.of().equals(unit.rider()))
+        return facts.best(Fact.ChildDescribed.class, fact -> fact.of().equals(unit.rider()))
                 .map(stamped -> stamped.with(toChild(stamped.value())));
     }
 
     public Optional<Stamped<Mass>> weight() {
-        return best(Fact.Weighed.class, fact -> fact.of().equals(unit.rider()))
+        return facts.best(Fact.Weighed.class, fact -> fact.of().equals(unit.rider()))
                 .map(stamped -> stamped.with(stamped.value().mass()));
     }
 
     /** Length of the child, or another length of the set-up, by tape. */
     public Optional<Stamped<Fact.LengthMeasured>> measured(Dimension what) {
-        return best(Fact.LengthMeasured.class, fact -> fact.what() == what);
+        return facts.best(Fact.LengthMeasured.class, fact -> fact.what() == what);
     }
 
     public Optional<Stamped<Fact.LabelRead>> label(Part part) {
-        return best(Fact.LabelRead.class, fact -> fact.part() == part);
+        return facts.best(Fact.LabelRead.class, fact -> fact.part() == part);
     }
 
     /** The newest answer to a question; an estimate is no answer. */
@@ -171,21 +173,12 @@ public final class Situation {
 
     /** The newest fact of a kind that was not estimated and fits. */
     public <F extends Fact> Optional<Stamped<F>> newest(Class<F> kind, Predicate<F> fits) {
-        for (int i = entries.size() - 1; i >= 0; i--) {
-            Entry entry = entries.get(i);
-            if (kind.isInstance(entry.fact()) && !entry.how().isEstimate() && fits.test(kind.cast(entry.fact()))) {
-                return Optional.of(stamp(entry, kind.cast(entry.fact())));
-            }
-        }
-        return Optional.empty();
+        return facts.newest(kind, fits);
     }
 
     /** Every fact of a kind in its order, estimates and simulated ones too: for advice, never for a check. */
     public <F extends Fact> List<Stamped<F>> history(Class<F> kind) {
-        return entries.stream()
-                .filter(entry -> kind.isInstance(entry.fact()))
-                .map(entry -> stamp(entry, kind.cast(entry.fact())))
-                .toList();
+        return facts.history(kind);
     }
 
     public Optional<Stamped<Fact.LevelRead>> level(Stage stage) {
@@ -229,7 +222,7 @@ public final class Situation {
 
     /** The same fitting as if it were in another car, to ask the rules about it. It is never stored. */
     public Situation asIfIn(VehicleSheet otherCar) {
-        return new Situation(this, entries, Optional.of(otherCar), seatInstead);
+        return new Situation(this, facts.entries(), Optional.of(otherCar), seatInstead);
     }
 
     /**
@@ -239,7 +232,7 @@ public final class Situation {
      */
     public Situation asIfInSeat(SeatSheet other, List<Fact.InsertSet> insert) {
         boolean same = other.sheet().id().equals(unit.sheet());
-        List<Entry> kept = entries.stream()
+        List<Entry> kept = facts.entries().stream()
                 .flatMap(entry ->
                         ofChildOrCar(entry.fact(), same)
                                 .map(fact -> fact.equals(entry.fact()) ? entry : entry.with(fact))
@@ -304,7 +297,10 @@ public final class Situation {
     public Situation asIf(Fact fact) {
         Entry thought = asIf(lastSeq() + 1, fact);
         return new Situation(
-                this, Stream.concat(entries.stream(), Stream.of(thought)).toList(), carInstead, seatInstead);
+                this,
+                Stream.concat(facts.entries().stream(), Stream.of(thought)).toList(),
+                carInstead,
+                seatInstead);
     }
 
     /** The chosen seating position, when the car has it. */
@@ -375,98 +371,33 @@ public final class Situation {
      * not known, or tighten, and never loosen.
      */
     public Permission permission(PermissionKey key) {
-        Permission answer = Permission.ALLOWED;
-        for (Speaker speaker : PermissionTable.shipped().speakers(key)) {
-            answer = answer.and(permission(key, speaker));
-        }
-        return answer;
+        return manuals.permission(key);
     }
 
     /** The answer of one speaker alone. */
     public Permission permission(PermissionKey key, Speaker speaker) {
-        Evidence<Said> sheet = speaker == Speaker.SEAT
-                ? seat().map(seat -> seat.says(key)).orElse(Evidence.notLooked())
-                : car().map(car -> car.says(key)).orElse(Evidence.notLooked());
-        Permission bySheet = judge(key, speaker, sheet);
-        List<Stamped<Fact.PermissionRead>> read = pages(key, speaker);
-        if (read.isEmpty()) {
-            return bySheet;
-        }
-        Permission byPage = agreed(read)
-                .map(says -> judge(key, speaker, evidence(says, read.get(0))))
-                .orElse(Permission.NOT_KNOWN);
-        return bySheet == Permission.NOT_KNOWN ? byPage : bySheet.and(byPage);
-    }
-
-    private Permission judge(PermissionKey key, Speaker speaker, Evidence<Said> evidence) {
-        PermissionTable table = PermissionTable.shipped();
-        return table.decideFor(speaker, key, evidence, practice.profile().rollsBeside());
-    }
-
-    private List<Stamped<Fact.PermissionRead>> pages(PermissionKey key, Speaker speaker) {
-        return entries.stream()
-                .filter(entry -> entry.fact() instanceof Fact.PermissionRead read
-                        && read.permission() == key
-                        && read.speaker() == speaker
-                        && entry.how().isReadInDocument())
-                .map(entry -> stamp(entry, (Fact.PermissionRead) entry.fact()))
-                .toList();
+        return manuals.permission(key, speaker);
     }
 
     /** Every fact of a kind that was read on a page. */
     public <F extends Fact> List<F> pages(Class<F> kind) {
-        return entries.stream()
-                .filter(entry -> kind.isInstance(entry.fact()) && entry.how().isReadInDocument())
-                .map(entry -> kind.cast(entry.fact()))
-                .toList();
-    }
-
-    /** What all readings of a page say; empty when two of them disagree. */
-    private static Optional<PageSays> agreed(List<Stamped<Fact.PermissionRead>> read) {
-        Set<PageSays> says = read.stream().map(each -> each.value().says()).collect(Collectors.toSet());
-        return says.size() == 1 ? Optional.of(says.iterator().next()) : Optional.empty();
-    }
-
-    private static Evidence<Said> evidence(PageSays says, Stamped<?> read) {
-        Source source = new Source("manual", read.how().place(), read.on());
-        return switch (says) {
-            case ALLOWED -> Evidence.stated(Said.ALLOWED, source);
-            case NOT_ALLOWED -> Evidence.stated(Said.NOT_ALLOWED, source);
-            case SILENT -> Evidence.silent(source);
-        };
+        return facts.pages(kind).stream().map(Stamped::value).toList();
     }
 
     /** The anchor limit that a manual prints: the sheet's, or a page read for this fitting where nobody had looked. */
     public Evidence<Mass> anchorLimit(Speaker speaker) {
-        Evidence<Mass> sheet = speaker == Speaker.SEAT
-                ? seat().map(SeatSheet::anchorLimit).orElse(Evidence.notLooked())
-                : car().map(VehicleSheet::anchorLimit).orElse(Evidence.notLooked());
-        return sheet.orElse(page(Fact.Quantity.ANCHOR_LIMIT, speaker, Fact.QuantityRead::mass));
+        return manuals.quantity(
+                Fact.Quantity.ANCHOR_LIMIT,
+                speaker,
+                SeatSheet::anchorLimit,
+                VehicleSheet::anchorLimit,
+                Fact.QuantityRead::mass);
     }
 
     /** The gap to the front seat that a manual asks: the sheet's, or a page read where nobody had looked. */
     public Evidence<Length> gapAsked(Speaker speaker) {
-        Evidence<Length> sheet = speaker == Speaker.SEAT
-                ? seat().map(SeatSheet::gap).orElse(Evidence.notLooked())
-                : car().map(VehicleSheet::gap).orElse(Evidence.notLooked());
-        return sheet.orElse(page(Fact.Quantity.GAP, speaker, Fact.QuantityRead::length));
-    }
-
-    private <Q> Evidence<Q> page(Fact.Quantity quantity, Speaker speaker, Function<Fact.QuantityRead, Q> value) {
-        Optional<Stamped<Fact.QuantityRead>> read = entries.stream()
-                .filter(entry -> entry.fact() instanceof Fact.QuantityRead each
-                        && each.quantity() == quantity
-                        && each.speaker() == speaker
-                        && entry.how().isReadInDocument())
-                .map(entry -> stamp(entry, (Fact.QuantityRead) entry.fact()))
-                .reduce((first, second) -> second);
-        if (read.isEmpty()) {
-            return Evidence.notLooked();
-        }
-        Source source =
-                new Source("manual", read.get().how().place(), read.get().on());
-        Q stated = value.apply(read.get().value());
-        return stated == null ? Evidence.silent(source) : Evidence.stated(stated, source);
+        return manuals.quantity(
+                Fact.Quantity.GAP, speaker, SeatSheet::gap, VehicleSheet::gap, Fact.QuantityRead::length);
     }
 
     /** The latest place at which any of these changes happened, leaving out one entry's own place; 0 for never. */
@@ -480,13 +411,8 @@ public final class Situation {
 
     /** The latest place at which recline device, roll, place or method was set; 0 for never. */
     public int lastDeviceChange() {
-        return entries.stream()
-                .filter(entry -> entry.fact() instanceof Fact.DeviceSet
-                        || entry.fact() instanceof Fact.RollPlaced
-                        || entry.fact() instanceof Fact.Placed)
-                .mapToInt(Entry::seq)
-                .max()
-                .orElse(0);
+        return facts.lastPlace(fact ->
+                fact instanceof Fact.DeviceSet || fact instanceof Fact.RollPlaced || fact instanceof Fact.Placed);
     }
 
     /** Every entry as it was sent, corrections in their own places. */
@@ -505,23 +431,9 @@ public final class Situation {
 
     /** An estimated length, where nothing better is known; only ever shown as an estimate. */
     public Optional<Stamped<Fact.LengthMeasured>> estimated(Dimension what) {
-        return entries.stream()
-                .filter(entry -> entry.how().isEstimate()
-                        && entry.fact() instanceof Fact.LengthMeasured length
-                        && length.what() == what)
-                .map(entry -> stamp(entry, (Fact.LengthMeasured) entry.fact()))
+        return facts.estimates(Fact.LengthMeasured.class).stream()
+                .filter(length -> length.value().what() == what)
                 .reduce((first, second) -> second);
-    }
-
-    private <F extends Fact> Optional<Stamped<F>> best(Class<F> kind, Predicate<F> fits) {
-        Stamped<F> best = null;
-        for (Entry entry : entries) {
-            if (kind.isInstance(entry.fact()) && !entry.how().isEstimate() && fits.test(kind.cast(entry.fact()))) {
-                Stamped<F> here = stamp(entry, kind.cast(entry.fact()));
-                best = best == null ? here : best.orBetter(here);
-            }
-        }
-        return Optional.ofNullable(best);
     }
 
     private static Child toChild(Fact.ChildDescribed described) {
@@ -532,9 +444,5 @@ public final class Situation {
                 gestation,
                 Optional.ofNullable(described.sex()),
                 Optional.ofNullable(described.birthWeight()));
-    }
-
-    private <F> Stamped<F> stamp(Entry entry, F value) {
-        return new Stamped<>(value, entry.seq(), entry.seen(), entry.at(), entry.by(), entry.how());
     }
 }
