@@ -10,7 +10,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 
-/** The workbench of one fitting, ready to be shown. */
+/**
+ * The workbench of one fitting, ready to be shown.
+ *
+ * @param walkFirst whether the seat still is as it arrived and nobody has looked round it
+ */
 public record Workbench(
         UUID id,
         Head head,
@@ -21,6 +25,7 @@ public record Workbench(
         List<Blocker> blockers,
         Map<String, String> changes,
         int lastSeq,
+        boolean walkFirst,
         boolean open) {
 
     /** Who, which seat, which car, and whether it may be handed over. */

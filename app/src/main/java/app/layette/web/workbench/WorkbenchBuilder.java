@@ -9,6 +9,7 @@ import app.layette.core.drawing.Shape;
 import app.layette.core.drawing.TimelineView;
 import app.layette.core.drawing.side.SideView;
 import app.layette.core.entry.Act;
+import app.layette.core.entry.Fact;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
@@ -19,6 +20,7 @@ import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.fitting.PlanDifference;
 import app.layette.core.gate.ConclusionState;
+import app.layette.core.misuse.AsFound;
 import app.layette.core.placing.CabinAnswers;
 import app.layette.core.recline.ReclineAdvice;
 import app.layette.core.rule.Conclusion;
@@ -54,6 +56,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Puts the workbench of one fitting together: the run, the open step, the drawing, the findings. */
 final class WorkbenchBuilder {
@@ -92,7 +95,18 @@ final class WorkbenchBuilder {
                 blockers(),
                 changes,
                 situation.lastSeq(),
+                walkFirst(),
                 plan.state() == FittingState.OPEN);
+    }
+
+    /** What a seat was like when it came can only be seen until somebody touches it. */
+    private boolean walkFirst() {
+        boolean touched = Stream.of(Fact.Acted.class, Fact.SlotsSet.class, Fact.InsertSet.class, Fact.DeviceSet.class)
+                .anyMatch(kind -> !situation.history(kind).isEmpty());
+        return !touched
+                && plan.state() == FittingState.OPEN
+                && !situation.isBedside()
+                && AsFound.of(plan).looked() == 0;
     }
 
     private Head head() {
