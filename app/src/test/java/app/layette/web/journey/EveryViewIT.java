@@ -74,6 +74,23 @@ class EveryViewIT {
         }
     }
 
+    /** What belongs to one fitting beside its workbench, open and sealed. */
+    @ParameterizedTest
+    @CsvSource({"1280, 800, LIGHT, Ottilie", "390, 844, DARK, Philippa"})
+    void thePagesOfAFittingAreAccessible(int width, int height, ColorScheme scheme, String child) {
+        try (Desk desk = new Desk(app.address(), width, height, scheme)) {
+            desk.signIn("ilse").page().click("text=" + child);
+            String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
+            for (String path : new String[] {
+                "/as-found?area=HARNESS", "/record", "/photos", "/trip", "/rethread", "/restraints", "/handout"
+            }) {
+                look(desk.open(fitting + path), path);
+            }
+            look(desk.open("/mailbox"), "mailbox");
+            desk.isQuiet();
+        }
+    }
+
     private static void look(Desk desk, String what) {
         desk.page().waitForLoadState();
         desk.isAccessible(what);

@@ -315,6 +315,57 @@ class RecordIT {
     }
 
     @Test
+    void theWalkTheRecordAndWhatIsDueByKeysAlone() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").press("Bramwell").press("As found").press("Base: what is wrong there?");
+            desk.press("Base loose");
+            assertThat(desk.page().textContent(".list")).contains("still so: Inch test");
+            desk.press("Where nobody has looked yet").press("Looked: nothing wrong here");
+            assertThat(desk.page().textContent("main")).contains("2 of 10 places");
+            desk.press("Back to the fitting").press("The record");
+            desk.press("Correct entry 3").type("why", "nobody asked").press("withdraw it");
+            assertThat(desk.page().textContent("#e3")).contains("withdrawn later");
+            desk.press("Due").press("Later or contacted: Send the registration card");
+            desk.type("note", "they send it on Monday").press("Contacted");
+            assertThat(desk.page().textContent("tr:has-text('registration card')"))
+                    .contains("they send it on Monday", "marit");
+            desk.press("Write to the family of Ottilie")
+                    .type("subject", "Hello")
+                    .press("Send it");
+            assertThat(desk.page().textContent("main")).contains("a letter was sent");
+            desk.isQuiet();
+        }
+    }
+
+    /** One or two pages whatever the method, the language and the length of the list. */
+    @Test
+    void everyFamilysHandoutIsOneOrTwoPages() throws IOException {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit");
+            List<String> fittings = desk.page().locator("tbody a").all().stream()
+                    .map(link -> link.getAttribute("href"))
+                    .toList();
+            assertThat(fittings).hasSizeGreaterThan(15);
+            for (String fitting : fittings) {
+                for (String language : List.of("en", "es")) {
+                    String path = fitting.replaceAll("[?].*", "") + "/handout.pdf?lang=" + language;
+                    byte[] body =
+                            desk.page().request().get(app.address() + path).body();
+                    try (PDDocument document = Loader.loadPDF(body)) {
+                        assertThat(document.getNumberOfPages()).as(path).isBetween(1, 2);
+                        assertThat(document.getPage(0).getMediaBox().getWidth())
+                                .as("Letter, by the law of the fitting point")
+                                .isEqualTo(612);
+                        assertThat(new PDFTextStripper().getText(document))
+                                .as(path)
+                                .doesNotContain("handout.", "date.", "{", "null");
+                    }
+                }
+            }
+        }
+    }
+
+    @Test
     void aLeadErasesWhoAFamilyWasAndTheSealStillHolds() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
             desk.signIn("ilse").page().click("text=Ottilie");

@@ -21,6 +21,8 @@ import java.util.regex.Pattern;
 
 /** A person at a screen: signs in, taps what is shown, and keeps an eye on what the browser complains about. */
 public final class Desk implements AutoCloseable {
+    private static final int MOST_TABS = 150;
+
     public static final String PASSWORD = "thread-and-thimble";
     private static final List<String> FLAGS = List.of(
             "--no-sandbox",
@@ -125,13 +127,35 @@ public final class Desk implements AutoCloseable {
     }
 
     private void tabTo(String condition) {
-        for (int i = 0; i < 80; i++) {
+        for (int i = 0; i < MOST_TABS; i++) {
             page.keyboard().press("Tab");
             if ((Boolean) page.evaluate(condition)) {
                 return;
             }
         }
         throw new AssertionError("Tab never comes to " + condition);
+    }
+
+    /** By keys alone: Tab to what is called so, then Enter. */
+    public Desk press(String name) {
+        reach(name);
+        page.keyboard().press("Enter");
+        page.waitForLoadState();
+        page.waitForFunction("() => document.readyState === 'complete'");
+        return this;
+    }
+
+    /** By keys alone: Tab to a field, and type. */
+    public Desk type(String field, String text) {
+        tabTo("document.activeElement.matches('[name=" + field + "]')");
+        page.keyboard().press("Control+A");
+        page.keyboard().type(text);
+        return this;
+    }
+
+    private void reach(String name) {
+        tabTo("(document.activeElement.textContent + ' ' + (document.activeElement.getAttribute('aria-label') || ''))"
+                + ".includes('" + name + "') && document.activeElement.matches('a, button, summary')");
     }
 
     /** Fills a field of the open question. */
