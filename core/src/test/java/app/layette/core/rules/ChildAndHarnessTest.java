@@ -13,7 +13,6 @@ import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
-import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.fitting.FittingPlan;
@@ -87,16 +86,7 @@ class ChildAndHarnessTest {
             return;
         }
         Weight weight = Weight.valueOf(row.expected());
-        assertThat(plan.findings())
-                .filteredOn(finding ->
-                        finding.code() == row.rule() && finding.reason().equals(row.reason()))
-                .as("%s among %s", row, plan.findings())
-                .isNotEmpty()
-                .extracting(Finding::weight)
-                .containsOnly(weight);
-        assertThat(plan.mayHandOver())
-                .as("the gate after %s: %s", row, plan.gate().blocking())
-                .isEqualTo(!weight.blocks());
+        RuleCase.expect(plan, row.rule(), row.reason(), weight, row);
     }
 
     @Test

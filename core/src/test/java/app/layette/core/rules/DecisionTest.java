@@ -109,14 +109,7 @@ class DecisionTest {
             return;
         }
         Weight weight = Weight.valueOf(row.expected());
-        assertThat(plan.findings())
-                .filteredOn(finding ->
-                        finding.code() == row.rule() && finding.reason().equals(row.reason()))
-                .as("%s among %s", row, plan.findings())
-                .isNotEmpty()
-                .extracting(Finding::weight)
-                .containsOnly(weight);
-        assertThat(plan.mayHandOver()).as("the gate after %s", row).isEqualTo(!weight.blocks());
+        RuleCase.expect(plan, row.rule(), row.reason(), weight, row);
     }
 
     private static void answersBeforehand(Decision row, FittingPlan plan) {

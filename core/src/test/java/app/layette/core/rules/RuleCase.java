@@ -6,6 +6,7 @@ import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
+import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fixture.FittingBuilder;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -37,6 +38,20 @@ record RuleCase(
             expected.put((String) arguments[i], Argument.of(arguments[i + 1]));
         }
         return new RuleCase(RuleCode.of(code), what, change, weight, reason, expected);
+    }
+
+    /** A plan has this finding with this weight, and its gate is as the weight says. */
+    static void expect(FittingPlan plan, RuleCode rule, String reason, Weight weight, Object row) {
+        assertThat(plan.findings())
+                .filteredOn(
+                        finding -> finding.code() == rule && finding.reason().equals(reason))
+                .as("%s among %s", row, plan.findings())
+                .isNotEmpty()
+                .extracting(Finding::weight)
+                .containsOnly(weight);
+        assertThat(plan.mayHandOver())
+                .as("the gate after %s: %s", row, plan.gate().blocking())
+                .isEqualTo(!weight.blocks());
     }
 
     void check() {

@@ -16,7 +16,9 @@ class RuleCoverageTest {
         Set<RuleCode> tested = Stream.of(
                         ConditionRulesTest.cases(),
                         SuitRulesTest.cases(),
-                        CarRulesTest.cases(),
+                        CabinRulesTest.cases(),
+                        LevelRulesTest.cases(),
+                        SecuringRulesTest.cases(),
                         ReclineRulesTest.cases(),
                         HarnessRulesTest.cases())
                 .flatMap(each -> each)
