@@ -1,0 +1,78 @@
+package app.layette.core.run;
+
+import app.layette.core.entry.Act;
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.Fact.Stage;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.gate.ConclusionState;
+import app.layette.core.gate.Gate;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.run.Ask.Kind;
+import java.util.ArrayList;
+import java.util.List;
+
+/** What has been looked at and still holds, for deciding what is asked next. */
+record Looks(Situation situation, Gate gate) {
+    /** A look before the child is in: it checks nothing and sharpens the advice. */
+    Ask look(Stage stage) {
+        return Ask.offered(
+                Kind.LEVEL,
+                stage.name(),
+                situation
+                        .level(stage)
+                        .filter(level -> level.seq() > situation.lastDeviceChange())
+                        .isPresent());
+    }
+
+    boolean isRequired(Conclusion conclusion) {
+        return gate.state(conclusion).isPresent();
+    }
+
+    List<Ask> questions(Question... questions) {
+        List<Ask> asks = new ArrayList<>();
+        for (Question question : questions) {
+            asks.add(new Ask(
+                    Kind.QUESTION, question.name(), situation.answer(question).isPresent() && isSettled(question)));
+        }
+        return asks;
+    }
+
+    Ask question(Question question, Conclusion serves) {
+        return new Ask(
+                Kind.QUESTION, question.name(), situation.answer(question).isPresent() && isSettled(serves));
+    }
+
+    Ask act(Act act) {
+        return new Ask(
+                Kind.ACT,
+                act.name(),
+                situation.newest(Fact.Acted.class, fact -> fact.act() == act).isPresent());
+    }
+
+    /** Neither spoiled since nor to be put right: a look that failed asks for the next look. */
+    boolean isSettled(Question question) {
+        return gate.conclusions().stream()
+                .filter(each -> each.conclusion().code() == question.rule())
+                .allMatch(Looks::isSettled);
+    }
+
+    boolean isSettled(Conclusion conclusion) {
+        return gate.state(conclusion).map(Looks::isSettled).orElse(true);
+    }
+
+    private static boolean isSettled(ConclusionState state) {
+        return state.state() != ConclusionState.State.STALE && state.state() != ConclusionState.State.FAILED;
+    }
+
+    /** Looked at, and settled. */
+    boolean isLooked(Conclusion conclusion) {
+        return gate.state(conclusion)
+                .map(each -> isSettled(each) && each.state() != ConclusionState.State.OPEN)
+                .orElse(false);
+    }
+
+    boolean isGood(Conclusion conclusion) {
+        return gate.state(conclusion).map(ConclusionState::passed).orElse(false);
+    }
+}
