@@ -1,0 +1,66 @@
+package app.layette.web.workbench;
+
+import app.layette.core.entry.Question;
+import app.layette.core.fitting.FittingPlan;
+import app.layette.core.run.Ask;
+import app.layette.formats.wording.Wording;
+import app.layette.web.workbench.Workbench.Focus;
+import java.util.List;
+
+/** Shows what a step asks; each kind of ask has its own form. */
+final class AskViews {
+    private final ChildAsks child;
+    private final SeatAsks seat;
+    private final CarAsks car;
+    private final ReclineAsks recline;
+
+    AskViews(FittingPlan plan, Wording words, Focus focus) {
+        this.child = new ChildAsks(plan, words, focus.typed());
+        this.seat = new SeatAsks(plan, words, focus.typed());
+        this.car = new CarAsks(plan, words, focus.typed(), focus.stock());
+        this.recline = new ReclineAsks(plan, words, focus.typed(), focus.stock());
+    }
+
+    AskView of(Ask ask) {
+        return switch (ask.kind()) {
+            case QUESTION -> question(ask);
+            case CHILD -> child.child(ask);
+            case WEIGHT -> child.weight(ask);
+            case LENGTH -> child.length(ask);
+            case ORDER -> child.order(ask);
+            case SCREENING -> child.screening(ask);
+            case LABEL -> seat.label(ask);
+            case INSERT -> child.insert(ask);
+            case SHOULDER -> child.shoulder(ask);
+            case HEAD_ROOM -> child.headRoom(ask);
+            case LAYER -> child.layer(ask);
+            case SLOTS -> seat.slots(ask);
+            case CROTCH -> seat.crotch(ask);
+            case PLACE -> car.place(ask);
+            case GROUND -> recline.ground(ask);
+            case ACT -> car.act(ask);
+            case DEVICE -> recline.device(ask);
+            case ROLL -> recline.roll(ask);
+            case LEVEL -> recline.level(ask);
+            case HANDLE -> seat.handle(ask);
+            case GAP -> seat.gap(ask);
+            case MOVEMENT -> seat.movement(ask);
+            case TEACH -> car.teach(ask);
+            case COUNTERSIGN -> car.countersign(ask);
+            case INITIALS -> car.initials(ask);
+            case PAGE -> car.page(ask);
+            case END -> car.end(ask);
+            case QUICK_SEAT -> seat.quickSeat(ask);
+            case NEWER_SHEET -> seat.newerSheet(ask);
+        };
+    }
+
+    private AskView question(Ask ask) {
+        Question question = Question.valueOf(ask.key());
+        return switch (question) {
+            case SNUG -> seat.snug(ask);
+            case PARTS -> seat.parts(ask);
+            default -> seat.question(ask, question, List.of());
+        };
+    }
+}

@@ -1,0 +1,46 @@
+package app.layette.web.workbench;
+
+import app.layette.core.finding.Argument;
+import app.layette.core.fitting.FittingPlan;
+import app.layette.core.fitting.PlanDifference;
+import app.layette.core.rule.Conclusion;
+import app.layette.formats.wording.Wording;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/** Says what an entry changed. */
+final class ChangeWords {
+    private final FittingPlan plan;
+    private final Wording words;
+
+    ChangeWords(FittingPlan plan, Wording words) {
+        this.plan = plan;
+        this.words = words;
+    }
+
+    List<String> changed(PlanDifference difference) {
+        List<String> said = new ArrayList<>();
+        named("changed.dropped", difference.dropped()).ifPresent(said::add);
+        named("changed.added", difference.added()).ifPresent(said::add);
+        difference.changes().stream()
+                .filter(each -> !difference.added().contains(each.conclusion()))
+                .map(each -> words.say("conclusion." + each.conclusion()) + ": " + words.say("gateState." + each.to()))
+                .forEach(said::add);
+        return said;
+    }
+
+    /** What another method asks for, or no longer asks for. */
+    private Optional<String> named(String key, List<Conclusion> conclusions) {
+        String names = conclusions.stream()
+                .map(each -> words.say("conclusion." + each))
+                .collect(Collectors.joining(", "));
+        return conclusions.isEmpty()
+                ? Optional.empty()
+                : Optional.of(words.say(
+                        key,
+                        Map.of("names", Argument.of(names), "method", new Argument.OfKey("method." + plan.method()))));
+    }
+}
