@@ -2,6 +2,7 @@ package app.layette.web.soak;
 
 import app.layette.core.entry.Area;
 import app.layette.core.entry.Misuse;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -19,6 +20,8 @@ final class Traffic {
     private static final int WEIGHT_SPAN_G = 2500;
     private static final int SHORTEST_MM = 450;
     private static final int LENGTH_SPAN_MM = 120;
+    /** It may still be yesterday at the fitting point: born today would not be born yet. */
+    private static final int OLD_ENOUGH_ANYWHERE = 2;
 
     private final Random random;
 
@@ -69,7 +72,10 @@ final class Traffic {
         return Map.of(
                 "reference", reference,
                 "childName", "Soak",
-                "born", java.time.LocalDate.now().minusDays(random.nextInt(60)).toString(),
+                "born",
+                        LocalDate.now()
+                                .minusDays(OLD_ENOUGH_ANYWHERE + random.nextInt(60))
+                                .toString(),
                 "mass", kilograms(),
                 "length", SHORTEST_MM + random.nextInt(LENGTH_SPAN_MM) + " mm",
                 "seat", one(List.of("wrenfold-thimble", "ostler-heddle", "tansy-rook-skein")),
