@@ -353,11 +353,11 @@ public class Fittings {
     /** An open fitting in a list to choose from. */
     public record OpenOne(UUID id, String child, String reference, boolean chosen) {}
 
-    /** The open fittings of a point, newest first. */
+    /** The open fittings of a point and those that were chosen before, newest first. */
     @Transactional(readOnly = true)
     public List<OpenOne> openOnes(SignedIn user, List<UUID> chosen) {
         return recent(user).stream()
-                .filter(each -> each.state() == FittingState.OPEN)
+                .filter(each -> each.state() == FittingState.OPEN || chosen.contains(each.id()))
                 .map(each -> new OpenOne(each.id(), each.child(), each.reference(), chosen.contains(each.id())))
                 .toList();
     }

@@ -2,21 +2,17 @@ package app.layette.web.handout;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import jakarta.persistence.PostLoad;
-import jakarta.persistence.PostPersist;
 import jakarta.persistence.Table;
-import jakarta.persistence.Transient;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
-import org.springframework.data.domain.Persistable;
 
 /** A family's own page: its address is the whole secret. */
 @Entity
 @Table(name = "family_page")
-class FamilyPageRow implements Persistable<String> {
+class FamilyPageRow {
     @Id
     @JdbcTypeCode(SqlTypes.CHAR)
     private String token;
@@ -26,9 +22,6 @@ class FamilyPageRow implements Persistable<String> {
     private LocalDate expiresOn;
     private Instant revokedAt;
 
-    @Transient
-    private boolean stored;
-
     protected FamilyPageRow() {}
 
     FamilyPageRow(String token, UUID fittingId, Instant madeAt, LocalDate expiresOn) {
@@ -36,22 +29,6 @@ class FamilyPageRow implements Persistable<String> {
         this.fittingId = fittingId;
         this.madeAt = madeAt;
         this.expiresOn = expiresOn;
-    }
-
-    @Override
-    public String getId() {
-        return token;
-    }
-
-    @Override
-    public boolean isNew() {
-        return !stored;
-    }
-
-    @PostLoad
-    @PostPersist
-    void isStored() {
-        stored = true;
     }
 
     String token() {

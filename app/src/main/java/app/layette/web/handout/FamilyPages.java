@@ -5,6 +5,7 @@ import app.layette.web.account.Point;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.FamilyErased;
 import app.layette.web.fitting.Fittings;
+import jakarta.persistence.EntityManager;
 import java.security.SecureRandom;
 import java.time.LocalDate;
 import java.util.Base64;
@@ -25,12 +26,14 @@ class FamilyPages {
     record Open(Fittings.Planned fitting, String point, UnitSystem units, LocalDate expiresOn) {}
 
     private final FamilyPageRows rows;
+    private final EntityManager entities;
     private final Fittings fittings;
     private final Viewing viewing;
     private final SecureRandom random = new SecureRandom();
 
-    FamilyPages(FamilyPageRows rows, Fittings fittings, Viewing viewing) {
+    FamilyPages(FamilyPageRows rows, EntityManager entities, Fittings fittings, Viewing viewing) {
         this.rows = rows;
+        this.entities = entities;
         this.fittings = fittings;
         this.viewing = viewing;
     }
@@ -49,7 +52,7 @@ class FamilyPages {
         revoke(fitting);
         byte[] token = new byte[TOKEN_BYTES];
         random.nextBytes(token);
-        rows.save(new FamilyPageRow(
+        entities.persist(new FamilyPageRow(
                 Base64.getUrlEncoder().withoutPadding().encodeToString(token),
                 fitting,
                 viewing.clock().instant(),

@@ -1,38 +1,16 @@
 package app.layette.web.handout;
 
-import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FSFontUseCase;
-import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
-import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
-import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
-import java.util.EnumSet;
-import java.util.Locale;
-import java.util.Objects;
+import app.layette.web.paper.PdfPrinter;
+import java.util.Map;
 import org.springframework.stereotype.Component;
-import org.thymeleaf.ITemplateEngine;
-import org.thymeleaf.context.Context;
 
-/** The handout as a PDF: the same sheet on paper, its fonts in it, nothing fetched. */
+/** The handout on paper: the same sheet as on screen. */
 @Component
 class HandoutPdf {
-    private static final String FAMILY = "Source Sans 3";
-    private static final int REGULAR = 400;
-    private static final int SEMIBOLD = 600;
+    private final PdfPrinter printer;
 
-    private final ITemplateEngine templates;
-    private final String inks;
-
-    HandoutPdf(ITemplateEngine templates) {
-        this.templates = templates;
-        try (InputStream in = resource("inks.css")) {
-            this.inks = new String(in.readAllBytes(), StandardCharsets.UTF_8);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+    HandoutPdf(PdfPrinter printer) {
+        this.printer = printer;
     }
 
     /**
@@ -41,48 +19,15 @@ class HandoutPdf {
      * @param qr the QR code of the family's page as SVG; empty for none
      */
     byte[] of(HandoutSheet sheet, String lang, String qr, String qrSays) {
-        Context context = new Context(Locale.forLanguageTag(lang));
-        context.setVariable("sheet", sheet);
-        context.setVariable("lang", lang);
-        context.setVariable(
-                "pictures", sheet.pictures().stream().map(this::inked).toList());
-        context.setVariable("qr", qr);
-        context.setVariable("qrSays", qrSays);
-        String html = templates.process("handout/pdf", context);
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (BatikSVGDrawer drawer = new BatikSVGDrawer()) {
-            PdfRendererBuilder builder = new PdfRendererBuilder();
-            font(builder, "fonts/source-sans-3-400.ttf", REGULAR);
-            font(builder, "fonts/source-sans-3-600.ttf", SEMIBOLD);
-            builder.useSVGDrawer(drawer);
-            builder.useUriResolver((base, uri) -> null);
-            builder.withHtmlContent(html, null);
-            builder.toStream(out);
-            builder.run();
-        } catch (IOException e) {
-            throw new UncheckedIOException("The handout cannot be drawn", e);
-        }
-        return out.toByteArray();
-    }
-
-    /** For the words of the page and for those in its drawings, which would else take whatever the machine has. */
-    private static void font(PdfRendererBuilder builder, String file, int weight) {
-        builder.useFont(
-                () -> resource(file),
-                FAMILY,
-                weight,
-                FontStyle.NORMAL,
-                true,
-                EnumSet.of(FSFontUseCase.DOCUMENT, FSFontUseCase.SVG));
-    }
-
-    /** On screen the style sheet inks a drawing; on paper it carries its own. */
-    private String inked(String svg) {
-        int start = svg.indexOf('>') + 1;
-        return svg.substring(0, start) + "<style>" + inks + "</style>" + svg.substring(start);
-    }
-
-    private static InputStream resource(String name) {
-        return Objects.requireNonNull(HandoutPdf.class.getResourceAsStream("/handout/" + name), name);
+        return printer.print(
+                "handout/pdf",
+                lang,
+                Map.of(
+                        "sheet", sheet,
+                        "lang", lang,
+                        "pictures",
+                                sheet.pictures().stream().map(printer::inked).toList(),
+                        "qr", qr,
+                        "qrSays", qrSays));
     }
 }

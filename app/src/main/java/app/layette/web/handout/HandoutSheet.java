@@ -18,10 +18,10 @@ import app.layette.formats.wording.Wording;
 import app.layette.web.fitting.DateWords;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RemovalWords;
+import app.layette.web.paper.PaperSize;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 
 /**
  * The family's page, in one language: their settings, each ride, each month, what comes next. Until the fitting is handed
@@ -41,8 +41,6 @@ public record HandoutSheet(
         String paper,
         Wording words) {
     private static final int RIDE_LINES = 4;
-    /** Where printers hold Letter paper, not A4. */
-    private static final Set<String> ON_LETTER = Set.of("US", "CA", "MX", "PH", "CL", "CO");
 
     /** One of the family's settings. */
     public record Setting(String name, String value) {}
@@ -79,7 +77,7 @@ public record HandoutSheet(
                         .map(event -> new Coming(DateWords.when(event, words), words.say(event.key())))
                         .toList(),
                 pictures(plan, words),
-                ON_LETTER.contains(plan.situation().practice().lawCountry()) ? "letter" : "A4",
+                PaperSize.in(plan.situation().practice().lawCountry()).css(),
                 words);
     }
 

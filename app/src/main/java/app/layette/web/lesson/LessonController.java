@@ -6,19 +6,29 @@ import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.Fittings;
-import java.util.ArrayList;
+import app.layette.web.paper.PaperSize;
+import app.layette.web.paper.PdfPrinter;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.UUID;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** The class run: the families that are there, each with questions about its own set-up. */
+/**
+ * The class run: the families that are there, each with questions about its own set-up; blank or answered, on screen and
+ * as a PDF, in English and Spanish.
+ */
 @Controller
 class LessonController {
     private static final int MOST_FAMILIES = 12;
+    private static final String SPANISH = "es";
 
     /** A family's part of the worksheet. */
     public record Sheet(String child, String seat, List<Line> lines) {}
@@ -27,10 +37,12 @@ class LessonController {
     public record Line(String question, String answer) {}
 
     private final Fittings fittings;
+    private final PdfPrinter printer;
     private final Viewing viewing;
 
-    LessonController(Fittings fittings, Viewing viewing) {
+    LessonController(Fittings fittings, PdfPrinter printer, Viewing viewing) {
         this.fittings = fittings;
+        this.printer = printer;
         this.viewing = viewing;
     }
 
@@ -39,20 +51,57 @@ class LessonController {
             @AuthenticationPrincipal SignedIn user,
             @RequestParam(name = "with", defaultValue = "") List<UUID> with,
             @RequestParam(defaultValue = "false") boolean answers,
+            @RequestParam(defaultValue = "en") String lang,
             Model model) {
-        Wording words = viewing.wording(user);
-        List<UUID> families = with.stream().distinct().limit(MOST_FAMILIES).toList();
-        List<Sheet> sheets = new ArrayList<>();
-        for (UUID id : families) {
-            sheets.add(sheet(fittings.planned(id, user.pointId()), words));
-        }
+        List<UUID> families = chosen(with);
         model.addAttribute("point", viewing.point(user).name());
-        model.addAttribute("day", words.say(viewing.today(viewing.point(user))));
+        model.addAttribute("day", viewing.wording(user).say(viewing.today(viewing.point(user))));
         model.addAttribute("families", fittings.openOnes(user, families));
+        model.addAttribute("with", families);
         model.addAttribute("most", MOST_FAMILIES);
         model.addAttribute("answers", answers);
-        model.addAttribute("sheets", sheets);
+        model.addAttribute("lang", lang.equals(SPANISH) ? SPANISH : "en");
+        model.addAttribute("sheets", sheets(user, families, words(user, lang)));
         return "lesson/lesson";
+    }
+
+    @GetMapping(path = "/class.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> pdf(
+            @AuthenticationPrincipal SignedIn user,
+            @RequestParam(name = "with", defaultValue = "") List<UUID> with,
+            @RequestParam(defaultValue = "false") boolean answers,
+            @RequestParam(defaultValue = "en") String lang) {
+        Wording words = words(user, lang);
+        byte[] document = printer.print(
+                "lesson/pdf",
+                lang.equals(SPANISH) ? SPANISH : "en",
+                Map.of(
+                        "sheets", sheets(user, chosen(with), words),
+                        "answers", answers,
+                        "lang", lang.equals(SPANISH) ? SPANISH : "en",
+                        "title", words.say("worksheet.title"),
+                        "cautions", words.say("worksheet.cautions"),
+                        "point", viewing.point(user).name(),
+                        "day", words.say(viewing.today(viewing.point(user))),
+                        "paper", PaperSize.in(viewing.point(user).lawCountry()).css()));
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"worksheet.pdf\"")
+                .body(document);
+    }
+
+    private Wording words(SignedIn user, String lang) {
+        Locale locale = lang.equals(SPANISH) ? Locale.forLanguageTag(SPANISH) : Locale.ENGLISH;
+        return new Wording(locale, viewing.wording(user).units());
+    }
+
+    private static List<UUID> chosen(List<UUID> with) {
+        return with.stream().distinct().limit(MOST_FAMILIES).toList();
+    }
+
+    private List<Sheet> sheets(SignedIn user, List<UUID> families, Wording words) {
+        return families.stream()
+                .map(id -> sheet(fittings.planned(id, user.pointId()), words))
+                .toList();
     }
 
     private static Sheet sheet(Fittings.Planned fitting, Wording words) {

@@ -4,20 +4,16 @@ import app.layette.formats.record.Seal;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import jakarta.persistence.PostLoad;
-import jakarta.persistence.PostPersist;
 import jakarta.persistence.Table;
-import jakarta.persistence.Transient;
 import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
-import org.springframework.data.domain.Persistable;
 
 /** The seal of a fitting, with the plan as it was then. */
 @Entity
 @Table(name = "seal")
-class SealRow implements Persistable<UUID> {
+class SealRow {
     @Id
     private UUID fittingId;
 
@@ -34,9 +30,6 @@ class SealRow implements Persistable<UUID> {
     @JdbcTypeCode(SqlTypes.JSON)
     private String plan;
 
-    @Transient
-    private boolean stored;
-
     protected SealRow() {}
 
     SealRow(UUID fittingId, Seal seal, String engineVersion, Instant sealedAt, String sealedBy, String plan) {
@@ -47,22 +40,6 @@ class SealRow implements Persistable<UUID> {
         this.sealedAt = sealedAt;
         this.sealedBy = sealedBy;
         this.plan = plan;
-    }
-
-    @Override
-    public UUID getId() {
-        return fittingId;
-    }
-
-    @Override
-    public boolean isNew() {
-        return !stored;
-    }
-
-    @PostLoad
-    @PostPersist
-    void isStored() {
-        stored = true;
     }
 
     Seal seal() {

@@ -7,6 +7,7 @@ import app.layette.formats.document.PlanDocument;
 import app.layette.formats.record.Seal;
 import app.layette.web.fitting.FittingChanged;
 import app.layette.web.fitting.Fittings;
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.util.Optional;
 import java.util.UUID;
@@ -19,11 +20,13 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 class Sealing {
     private final SealRows seals;
+    private final EntityManager entities;
     private final Fittings fittings;
     private final Clock clock;
 
-    Sealing(SealRows seals, Fittings fittings, Clock clock) {
+    Sealing(SealRows seals, EntityManager entities, Fittings fittings, Clock clock) {
         this.seals = seals;
+        this.entities = entities;
         this.fittings = fittings;
         this.clock = clock;
     }
@@ -35,7 +38,8 @@ class Sealing {
                 changed.entry().fact() instanceof Fact.Ended && changed.plan().state() != FittingState.OPEN;
         if (closed) {
             Seal seal = Seal.over(fittings.documents(changed.fitting()));
-            seals.save(new SealRow(
+            // Persisted, never merged: a seal that is there cannot be replaced.
+            entities.persist(new SealRow(
                     changed.fitting(),
                     seal,
                     FittingPlanner.ENGINE_VERSION,

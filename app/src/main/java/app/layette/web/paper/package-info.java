@@ -1,0 +1,3 @@
+/** What is printed: pages as PDF, with fonts of our own and nothing fetched. */
+@org.springframework.modulith.ApplicationModule(displayName = "Paper")
+package app.layette.web.paper;
