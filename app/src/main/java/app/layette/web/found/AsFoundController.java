@@ -44,7 +44,7 @@ class AsFoundController {
     /** Something that may be found. */
     public record Choice(String misuse, String says, String weight, String weightSays, boolean found) {}
 
-    /** Something that was found, how it stands now, and the pictures of its area. */
+    /** Something that was found, how it stands now, since which entry, and the pictures of its area. */
     public record Line(
             String says,
             String area,
@@ -52,6 +52,7 @@ class AsFoundController {
             String now,
             String nowSays,
             String step,
+            int since,
             List<Photographs.Shown> photos) {}
 
     private final Fittings fittings;
@@ -177,6 +178,7 @@ class AsFoundController {
                                 "seq",
                                 Argument.of(found.since()))),
                 StepKey.serving(row.putRightBy()).name(),
+                found.since(),
                 photos);
     }
 

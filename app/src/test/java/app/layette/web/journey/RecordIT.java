@@ -366,6 +366,30 @@ class RecordIT {
     }
 
     @Test
+    void worksheetsAreBlankOrAnsweredInBothLanguages() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").open("/class");
+            desk.page().check("label:has-text('Tamsin') input");
+            desk.page().check("label:has-text('Halvard') input");
+            desk.page().click("text=Make the worksheet");
+            String blank = desk.page().getAttribute("a:has-text('PDF')", "href");
+            Paper asked = pdf(desk, blank);
+            assertThat(asked.pages()).as("a family a page").isEqualTo(2);
+            assertThat(asked.text())
+                    .contains("Tamsin", "Halvard", "which slot is that now?")
+                    .doesNotContain("slot 1 of");
+            Paper answered = pdf(desk, blank.replace("answers=false", "answers=true"));
+            assertThat(answered.text()).contains("which slot is that now?", "slot 1 of 4");
+            Paper spanish =
+                    pdf(desk, blank.replace("answers=false", "answers=true").replace("lang=en", "lang=es"));
+            assertThat(spanish.text())
+                    .contains("Su silla, su bebé", "ranura 1 de 4")
+                    .doesNotContain("slot");
+            desk.isQuiet();
+        }
+    }
+
+    @Test
     void aLeadErasesWhoAFamilyWasAndTheSealStillHolds() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
             desk.signIn("ilse").page().click("text=Ottilie");
