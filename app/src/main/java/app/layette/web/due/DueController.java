@@ -59,21 +59,14 @@ class DueController {
             List<String> notes) {}
 
     private final DueItems items;
-    private final DueProjection projection;
     private final CalendarFeeds feeds;
     private final Fittings fittings;
     private final Viewing viewing;
     private final TransactionTemplate transactions;
 
     DueController(
-            DueItems items,
-            DueProjection projection,
-            CalendarFeeds feeds,
-            Fittings fittings,
-            Viewing viewing,
-            TransactionTemplate transactions) {
+            DueItems items, CalendarFeeds feeds, Fittings fittings, Viewing viewing, TransactionTemplate transactions) {
         this.items = items;
-        this.projection = projection;
         this.feeds = feeds;
         this.fittings = fittings;
         this.viewing = viewing;
@@ -151,7 +144,7 @@ class DueController {
             @RequestParam(defaultValue = "") String note,
             @RequestParam(defaultValue = "QUARTER") Ahead ahead,
             RedirectAttributes after) {
-        Fittings.Planned planned = fittings.planned(fitting, user.pointId());
+        fittings.planned(fitting, user.pointId());
         Wording words = viewing.wording(user);
         LocalDate today = viewing.today(viewing.point(user));
         List<String> problems = new ArrayList<>();
@@ -178,8 +171,8 @@ class DueController {
                     today);
             transactions.executeWithoutResult(status -> {
                 items.mark(id, mark, viewing.clock().instant());
-                // What comes again has its next day now.
-                projection.project(fitting, user.pointId(), planned.plan());
+                // What comes again has its next day now; planned under the fitting's lock, lest an entry be overlooked.
+                fittings.refresh(fitting);
             });
         } else {
             after.addFlashAttribute("refused", problems);

@@ -55,7 +55,7 @@ class DueProjection {
     }
 
     /** Writes what comes due from a plan and from what was done since. */
-    void project(UUID fitting, UUID point, FittingPlan plan) {
+    private void project(UUID fitting, UUID point, FittingPlan plan) {
         Map<String, LocalDate> done = items.marks(List.of(fitting)).stream()
                 .filter(mark -> mark.kind() == DueItems.Mark.Kind.DONE)
                 .collect(Collectors.toMap(DueItems.Mark::what, DueItems.Mark::day, (newest, older) -> newest));

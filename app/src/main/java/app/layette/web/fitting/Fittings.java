@@ -24,6 +24,7 @@ import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.practice.Profiles;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
@@ -143,10 +144,14 @@ public class Fittings {
      * Adds an entry. Sending the same one twice is harmless.
      *
      * @return the place of the entry, and the fitting as it stands after it
-     * @throws RefusedEntryException when a field is not allowed, the fitting is closed, or the gate is shut
+     * @throws RefusedEntryException when a field is not allowed, the fitting is closed, the gate is shut, or it corrects
+     *     something and says not why
      */
     @Transactional
     public Appended append(UUID fittingId, EntryDraft draft, UUID pointId, Author author) {
+        if (draft.corrects() != null) {
+            throw RefusedEntryException.because("NO_REASON");
+        }
         return add(lock(fittingId, pointId), draft, author);
     }
 
@@ -170,7 +175,7 @@ public class Fittings {
     }
 
     /**
-     * Corrects an entry and says why, both or neither.
+     * Corrects an entry and says why, both or neither. Sending the same correction twice is harmless.
      *
      * @throws RefusedEntryException when either is not allowed
      */
@@ -178,9 +183,11 @@ public class Fittings {
     public Appended correct(UUID fittingId, EntryDraft correction, String reason, UUID pointId, Author author) {
         Locked fitting = lock(fittingId, pointId);
         Fact.Noted why = new Fact.Noted(UNIT, correction.corrects(), reason);
-        Appended said = add(fitting, EntryDraft.now(How.MEASURED, correction.seen(), why), author);
+        UUID whyId = UUID.nameUUIDFromBytes(("why " + correction.id()).getBytes(StandardCharsets.UTF_8));
+        EntryDraft said = new EntryDraft(whyId, correction.seen(), null, How.MEASURED, null, why);
+        Appended reasoned = add(fitting, said, author);
         // What is stored and not yet certain is handed on, never read back: a reader might keep it.
-        return add(new Locked(fitting.row(), fitting.point(), said.after().plan()), correction, author);
+        return add(new Locked(fitting.row(), fitting.point(), reasoned.after().plan()), correction, author);
     }
 
     /**
@@ -188,7 +195,7 @@ public class Fittings {
      * and what comes due follow.
      */
     @Transactional
-    void refresh(UUID fittingId) {
+    public void refresh(UUID fittingId) {
         fittings.findById(fittingId).map(row -> row.beginning().pointId()).ifPresent(pointId -> {
             Locked fitting = lock(fittingId, pointId);
             project(fitting.row(), fitting.plan());
@@ -377,7 +384,9 @@ public class Fittings {
                 .orElseThrow(() -> RefusedEntryException.because("CORRECTS_NOTHING"));
         String last = fields.getOrDefault("seen", "0");
         int seen = last.matches("\\d{1,9}") ? Integer.parseInt(last) : 0;
-        return new EntryDraft(UUID.randomUUID(), seen, null, corrected.how(), corrected.id(), fact);
+        String id = fields.getOrDefault("entry", "");
+        UUID own = id.matches("[0-9a-fA-F-]{36}") ? UUID.fromString(id) : UUID.randomUUID();
+        return new EntryDraft(own, seen, null, corrected.how(), corrected.id(), fact);
     }
 
     /** Says why an entry was refused, a sentence for each problem. */

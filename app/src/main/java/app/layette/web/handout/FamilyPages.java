@@ -41,7 +41,7 @@ class FamilyPages {
     /** The page of a fitting that may be read today. */
     @Transactional(readOnly = true)
     Optional<FamilyPageRow> of(UUID fitting) {
-        LocalDate today = LocalDate.now(viewing.clock());
+        LocalDate today = viewing.today(viewing.point(fittings.pointOf(fitting)));
         return rows.findByFittingIdOrderByMadeAtDesc(fitting).stream()
                 .filter(page -> page.isOpenOn(today))
                 .findFirst();

@@ -54,6 +54,11 @@ class SealRow {
         return sealedAt;
     }
 
+    /** The plan document as it was when it was sealed. */
+    String plan() {
+        return plan;
+    }
+
     String sealedBy() {
         return sealedBy;
     }

@@ -134,6 +134,18 @@ class StoryController {
                 .body(Seal.canonical(documents.subList(0, last)));
     }
 
+    /** The plan as it was when the fitting was sealed: every finding, with its reasons and sources then. */
+    @GetMapping("/plan.json")
+    ResponseEntity<String> plan(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id) {
+        fittings.planned(id, user.pointId());
+        return sealing.of(id)
+                .map(row -> ResponseEntity.ok()
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"plan.json\"")
+                        .body(row.plan()))
+                .orElseGet(() -> ResponseEntity.notFound().build());
+    }
+
     private static SealView view(SealRow row, List<String> documents, ZoneId zone) {
         return new SealView(
                 TIME.format(row.sealedAt().atZone(zone)),

@@ -175,7 +175,16 @@ class FittingsDatabaseTest {
                 UUID.randomUUID(), 1, null, How.MEASURED, UUID.randomUUID(), new Fact.Acted("u1", Act.CAR_MOVED));
         assertThatThrownBy(() -> fittings.append(fitting, correction, point, MARIT))
                 .isInstanceOfSatisfying(
+                        RefusedEntryException.class, e -> assertThat(e.reason()).isEqualTo("NO_REASON"));
+        assertThatThrownBy(() -> fittings.correct(fitting, correction, "mistaken", point, MARIT))
+                .isInstanceOfSatisfying(
                         RefusedEntryException.class, e -> assertThat(e.reason()).isEqualTo("CORRECTS_NOTHING"));
+        assertThatThrownBy(() -> fittings.correct(fitting, correction, " ", point, MARIT))
+                .isInstanceOfSatisfying(
+                        RefusedEntryException.class,
+                        e -> assertThat(e.problems())
+                                .extracting(FieldProblem::field)
+                                .containsExactly("text"));
         assertThat(places()).containsExactly(1);
     }
 
@@ -301,7 +310,13 @@ class FittingsDatabaseTest {
         assertThat(places()).containsExactly(1, 2, 3, 4);
         EntryDraft again =
                 new EntryDraft(UUID.randomUUID(), 4, null, How.MEASURED, wrong.id(), new Fact.Withdrawn("r1"));
-        assertThatThrownBy(() -> fittings.append(fitting, again, point, MARIT)).hasMessageContaining("WITHDRAWN");
+        assertThatThrownBy(() -> fittings.correct(fitting, again, "once more", point, MARIT))
+                .hasMessageContaining("WITHDRAWN");
+        assertThat(fittings.correct(fitting, withdrawal, "another baby's", point, MARIT)
+                        .seq())
+                .as("sent twice it is one")
+                .isEqualTo(4);
+        assertThat(places()).containsExactly(1, 2, 3, 4);
         EntryDraft nothing = draft(new Fact.Withdrawn("r1"));
         assertThatThrownBy(() -> fittings.append(fitting, nothing, point, MARIT))
                 .hasMessageContaining("CORRECTS_NOTHING");
@@ -312,7 +327,8 @@ class FittingsDatabaseTest {
                 point,
                 MARIT);
         EntryDraft words = new EntryDraft(UUID.randomUUID(), 5, null, How.MEASURED, note, new Fact.Withdrawn("u1"));
-        assertThatThrownBy(() -> fittings.append(fitting, words, point, MARIT)).hasMessageContaining("NOT_WITHDRAWN");
+        assertThatThrownBy(() -> fittings.correct(fitting, words, "unsaid", point, MARIT))
+                .hasMessageContaining("NOT_WITHDRAWN");
     }
 
     /** A refused correction leaves nothing that a later reader could take for stored. */

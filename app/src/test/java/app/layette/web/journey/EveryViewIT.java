@@ -76,7 +76,7 @@ class EveryViewIT {
 
     /** What belongs to one fitting beside its workbench, open and sealed. */
     @ParameterizedTest
-    @CsvSource({"1280, 800, LIGHT, Ottilie", "390, 844, DARK, Philippa"})
+    @CsvSource({"1280, 800, LIGHT, Ottilie", "390, 844, LIGHT, Philippa", "1280, 800, DARK, Ottilie"})
     void thePagesOfAFittingAreAccessible(int width, int height, ColorScheme scheme, String child) {
         try (Desk desk = new Desk(app.address(), width, height, scheme)) {
             desk.signIn("ilse").page().click("text=" + child);

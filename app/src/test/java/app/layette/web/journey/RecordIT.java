@@ -445,6 +445,13 @@ class RecordIT {
             String hash = HexFormat.of()
                     .formatHex(MessageDigest.getInstance("SHA-256").digest(file));
             assertThat(desk.page().textContent(".seal code")).isEqualTo(hash);
+            String plan = desk.page()
+                    .request()
+                    .get(app.address() + fitting + "/record/plan.json")
+                    .text();
+            assertThat(plan)
+                    .contains("engineVersion", "\"state\": \"handedOver\"")
+                    .doesNotContain("Ottilie");
             String act = ".story li:has-text('Carrier') >> nth=0";
             desk.page().click(act + " >> summary");
             desk.page().fill(act + " >> [name=why]", "entered by mistake");
