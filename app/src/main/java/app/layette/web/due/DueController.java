@@ -45,7 +45,7 @@ class DueController {
         }
     }
 
-    /** A line of the list. */
+    /** A line of the list; the one that is chosen has the form to put it off or to say what was said. */
     public record Line(
             UUID fitting,
             String child,
@@ -56,7 +56,9 @@ class DueController {
             String likely,
             String standing,
             String standingSays,
-            List<String> notes) {}
+            List<String> notes,
+            String key,
+            boolean chosen) {}
 
     private final DueItems items;
     private final CalendarFeeds feeds;
@@ -77,6 +79,7 @@ class DueController {
     String due(
             @AuthenticationPrincipal SignedIn user,
             @RequestParam(defaultValue = "QUARTER") Ahead ahead,
+            @RequestParam(defaultValue = "") String about,
             HttpServletRequest request,
             Model model) {
         Point point = viewing.point(user);
@@ -85,12 +88,14 @@ class DueController {
         List<DueItems.Item> open = items.open(point.id(), today, today.plusDays(ahead.days), MOST_SHOWN);
         List<DueItems.Mark> marks = items.marks(
                 open.stream().map(DueItems.Item::fittingId).distinct().toList());
-        List<Line> lines =
-                open.stream().map(item -> line(item, marks, today, words)).toList();
+        List<Line> lines = open.stream()
+                .map(item -> line(item, about, marks, today, words))
+                .toList();
         model.addAttribute("day", words.say(today));
         model.addAttribute("today", today);
         model.addAttribute("ahead", ahead);
         model.addAttribute("lines", lines);
+        model.addAttribute("chosen", lines.stream().anyMatch(Line::chosen));
         model.addAttribute("most", MOST_SHOWN);
         model.addAttribute(
                 "feed",
@@ -101,7 +106,9 @@ class DueController {
         return "due/due";
     }
 
-    private static Line line(DueItems.Item item, List<DueItems.Mark> marks, LocalDate today, Wording words) {
+    private static Line line(
+            DueItems.Item item, String about, List<DueItems.Mark> marks, LocalDate today, Wording words) {
+        String key = key(item.fittingId(), item.what(), item.likely());
         boolean overdue = item.likely().isBefore(today);
         boolean now = !item.earliest().isAfter(today);
         String standing = overdue ? "overdue" : now ? "now" : "ahead";
@@ -122,7 +129,13 @@ class DueController {
                 item.likely().toString(),
                 standing,
                 words.say("due." + standing),
-                notes);
+                notes,
+                key,
+                key.equals(about));
+    }
+
+    private static String key(UUID fitting, String what, LocalDate dueOn) {
+        return fitting + "." + what + "." + dueOn;
     }
 
     private static String note(DueItems.Mark mark, Wording words) {
@@ -176,9 +189,9 @@ class DueController {
             });
         } else {
             after.addFlashAttribute("refused", problems);
-            after.addFlashAttribute("typedFor", fitting + what);
             after.addFlashAttribute("typedNote", note);
             after.addFlashAttribute("typedUntil", until);
+            return "redirect:/due?ahead=" + ahead + "&about=" + key(fitting, what, dueOn) + "#about";
         }
         return "redirect:/due?ahead=" + ahead;
     }

@@ -56,7 +56,8 @@ class StoryController {
      * @param after whether it came after the seal
      * @param photo the picture that it kept; {@code null} for none
      * @param mayWithdraw whether it can be taken back as a mistake
-     * @param fields to correct it with; empty where it cannot be corrected
+     * @param chosen whether it is being corrected now
+     * @param fields to correct it with; empty where it cannot be corrected, or is not being corrected
      */
     public record Line(
             int seq,
@@ -74,6 +75,7 @@ class StoryController {
             String factKind,
             String of,
             boolean mayWithdraw,
+            boolean chosen,
             List<CorrectionForm.Field> fields) {}
 
     /** The seal, as it stands now. */
@@ -92,7 +94,11 @@ class StoryController {
     }
 
     @GetMapping
-    String story(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id, Model model) {
+    String story(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "0") int correct,
+            Model model) {
         Fittings.Planned fitting = fittings.planned(id, user.pointId());
         Wording words = viewing.wording(user);
         Point point = viewing.point(user);
@@ -109,7 +115,8 @@ class StoryController {
                 "seal",
                 seal.map(row -> view(row, fittings.documents(id), point.zone())).orElse(null));
         int sealedTo = seal.map(row -> row.seal().lastSeq()).orElse(Integer.MAX_VALUE);
-        model.addAttribute("lines", lines(entries, sealedTo, words, point.zone()));
+        model.addAttribute("lines", lines(entries, sealedTo, correct, words, point.zone()));
+        model.addAttribute("correcting", correct > 0);
         Practice practice = fitting.plan().situation().practice();
         model.addAttribute(
                 "practice",
@@ -156,7 +163,7 @@ class StoryController {
                 row.seal().holds(documents));
     }
 
-    private static List<Line> lines(List<Entry> entries, int sealedTo, Wording words, ZoneId zone) {
+    private static List<Line> lines(List<Entry> entries, int sealedTo, int chosen, Wording words, ZoneId zone) {
         FactWords facts = new FactWords(words);
         Map<UUID, Integer> places = new HashMap<>();
         Map<UUID, Fact> correctedBy = new HashMap<>();
@@ -175,7 +182,8 @@ class StoryController {
             UUID about = fact instanceof Fact.Noted noted ? noted.about() : entry.corrects();
             boolean stands = by.isEmpty();
             boolean withdrawn = by.filter(Fact.Withdrawn.class::isInstance).isPresent();
-            boolean correctable = stands && CorrectionForm.isCorrectable(fact);
+            boolean here = entry.seq() == chosen;
+            boolean correctable = stands && here && CorrectionForm.isCorrectable(fact);
             lines.add(new Line(
                     entry.seq(),
                     entry.id(),
@@ -192,6 +200,7 @@ class StoryController {
                     CorrectionForm.kind(fact),
                     fact.of(),
                     stands && Withdrawals.isAllowedFor(fact),
+                    here,
                     correctable ? CorrectionForm.fields(fact, words) : List.of()));
             before = day;
         }
@@ -224,6 +233,9 @@ class StoryController {
         } catch (RefusedEntryException e) {
             after.addFlashAttribute("refused", Fittings.say(e, viewing.wording(user)));
             after.addFlashAttribute("typed", fields);
+            String place = fields.getOrDefault("place", "");
+            return "redirect:/fittings/" + id + "/record"
+                    + (place.matches("\\d{1,9}") ? "?correct=" + place + "#e" + place : "");
         }
         return "redirect:/fittings/" + id + "/record";
     }
