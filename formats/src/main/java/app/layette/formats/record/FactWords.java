@@ -18,6 +18,8 @@ public final class FactWords {
     /** Where the words of a constant are, for kinds of constants that have words of their own. */
     private static final Map<Class<?>, String> PREFIXES = Map.ofEntries(
             Map.entry(app.layette.core.entry.Act.class, "act"),
+            Map.entry(app.layette.core.entry.Area.class, "drawing.asFound"),
+            Map.entry(app.layette.core.entry.Misuse.class, "misuse"),
             Map.entry(app.layette.core.entry.Method.class, "method"),
             Map.entry(app.layette.core.entry.Question.class, "question"),
             Map.entry(app.layette.core.entry.TeachItem.class, "teach"),

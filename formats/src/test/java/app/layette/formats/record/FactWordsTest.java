@@ -2,13 +2,17 @@ package app.layette.formats.record;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.layette.core.entry.Area;
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.Misuse;
 import app.layette.core.measure.UnitSystem;
 import app.layette.formats.Examples;
 import app.layette.formats.json.LayetteJson;
 import app.layette.formats.wording.Wording;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 
 class FactWordsTest {
@@ -19,6 +23,34 @@ class FactWordsTest {
         assertThat(Fact.class.getPermittedSubclasses())
                 .extracting(kind -> "fact." + LayetteJson.kindOf(kind))
                 .allMatch(words::knows);
+    }
+
+    /** A correction shows a field for everything that a fact says. */
+    @Test
+    void everythingThatCanBeCorrectedHasAName() {
+        List<String> shownOtherwise = List.of("of", "about", "photo", "sha256", "box", "move", "strap", "slot");
+        assertThat(Fact.class.getPermittedSubclasses())
+                .flatExtracting(kind -> Arrays.stream(kind.getRecordComponents())
+                        .map(component -> component.getName())
+                        .filter(name -> !shownOtherwise.contains(name))
+                        .toList())
+                .allSatisfy(name ->
+                        assertThat(words.knows("field." + name)).as(name).isTrue());
+    }
+
+    @Test
+    void whatWasFoundAndLookedAtIsSaidInWords() {
+        FactWords facts = new FactWords(words);
+        assertThat(facts.says(new Fact.FoundSo("u1", Misuse.CLIP_LOW, true))).isEqualTo("Chest clip too low");
+        assertThat(facts.says(new Fact.FoundSo("u1", Misuse.CLIP_LOW, false)))
+                .isEqualTo("Chest clip too low (taken back)");
+        assertThat(facts.says(new Fact.AreaLooked("u1", Area.BELT, true))).isEqualTo("belt: nothing wrong");
+        assertThat(facts.says(new Fact.PhotoTaken("u1", UUID.randomUUID(), "asLeft.HARNESS", "ab")))
+                .isEqualTo("the seat as left: harness");
+        assertThat(facts.says(new Fact.PhotoTaken("u1", UUID.randomUUID(), "label", "ab")))
+                .isEqualTo("a label");
+        assertThat(facts.says(new Fact.SheetAdopted("some-seat", 4, Fact.Adoption.ADOPTED, null)))
+                .startsWith("some-seat");
     }
 
     @Test
