@@ -1,6 +1,12 @@
 -- How long after it was done a thing comes due again, as an ISO 8601 period; null for what comes once.
 alter table due_item add column every varchar(10);
 
+-- What was done and what is put off is written with the item: among a million families most of what ever came due is done.
+alter table due_item add column done boolean not null default false;
+alter table due_item add column hidden_until date;
+drop index due_item_by_day;
+create index due_item_open on due_item (point_id, earliest, fitting_id, what) where not done;
+
 -- The day on which something was done by the clocks of the fitting point: what comes again counts from it.
 alter table due_mark add column day date;
 update due_mark m set day = (m.at at time zone p.zone)::date

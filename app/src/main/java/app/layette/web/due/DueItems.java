@@ -5,6 +5,7 @@ import java.sql.Types;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.Period;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -15,11 +16,8 @@ import org.springframework.stereotype.Repository;
 @Repository
 class DueItems {
     private static final String COLUMNS = "select i.fitting_id, a.child_name as child, a.reference, i.what, i.earliest,"
-            + " i.likely, i.latest, i.every, f.last_seq as revision from due_item i join fitting f on f.id = i.fitting_id"
+            + " i.likely, i.latest, i.every, i.done, i.hidden_until, f.last_seq as revision from due_item i join fitting f on f.id = i.fitting_id"
             + " join family a on a.id = f.family_id";
-    private static final String NOT_SETTLED = " and not exists (select 1 from due_mark m"
-            + " where m.fitting_id = i.fitting_id and m.what = i.what and m.due_on = i.likely"
-            + " and (m.kind = 'DONE' or m.kind = 'SNOOZED' and m.until > :today))";
     /** A newer fitting of this child in the same restraint and car tells what comes next; the older one is history. */
     private static final String NOT_TAKEN_OVER =
             " and not exists (select 1 from fitting g where g.family_id = f.family_id"
@@ -30,6 +28,8 @@ class DueItems {
      * One thing of one family.
      *
      * @param latest {@code null} where it is after two years
+     * @param done whether it was done
+     * @param hiddenUntil the day until which it is put off; {@code null} where it is not
      * @param every how long after it was done it comes again, as an ISO 8601 period; {@code null} for what comes once
      * @param revision grows with each change of the fitting
      */
@@ -42,6 +42,8 @@ class DueItems {
             LocalDate likely,
             LocalDate latest,
             String every,
+            boolean done,
+            LocalDate hiddenUntil,
             int revision) {
         Optional<Period> period() {
             return Optional.ofNullable(every).map(Period::parse);
@@ -75,8 +77,9 @@ class DueItems {
     void replace(UUID fitting, UUID point, List<Item> items) {
         jdbc.sql("delete from due_item where fitting_id = ?").param(fitting).update();
         for (Item item : items) {
-            jdbc.sql("insert into due_item (fitting_id, point_id, what, earliest, likely, latest, every)"
-                            + " values (:fitting, :point, :what, :earliest, :likely, :latest, :every)")
+            jdbc.sql(
+                            "insert into due_item (fitting_id, point_id, what, earliest, likely, latest, every, done,"
+                                    + " hidden_until) values (:fitting, :point, :what, :earliest, :likely, :latest, :every, :done, :hidden)")
                     .param("fitting", fitting)
                     .param("point", point)
                     .param("what", item.what())
@@ -84,14 +87,28 @@ class DueItems {
                     .param("likely", item.likely())
                     .param("latest", item.latest(), Types.DATE)
                     .param("every", item.every(), Types.VARCHAR)
+                    .param("done", item.done())
+                    .param("hidden", item.hiddenUntil(), Types.DATE)
                     .update();
         }
     }
 
-    /** What comes due up to a day and is neither done nor put off: what is overdue first, then the earliest. */
+    /**
+     * What comes due up to a day and is neither done nor put off: what is overdue first, then the earliest. Asked in two
+     * parts, each in the order of the index: whatever is overdue, and then what is ahead while there is room.
+     */
     List<Item> open(UUID point, LocalDate today, LocalDate until, int most) {
-        return jdbc.sql(COLUMNS + " where i.point_id = :point and i.earliest <= :until" + NOT_SETTLED + NOT_TAKEN_OVER
-                        + " order by (i.likely < :today) desc, i.earliest, a.reference, i.what limit :most")
+        List<Item> open = new ArrayList<>(open(point, today, until, most, " and i.likely < :today"));
+        if (open.size() < most) {
+            open.addAll(open(point, today, until, most - open.size(), " and i.likely >= :today"));
+        }
+        return open;
+    }
+
+    private List<Item> open(UUID point, LocalDate today, LocalDate until, int most, String part) {
+        return jdbc.sql(COLUMNS + " where i.point_id = :point and not i.done and i.earliest <= :until"
+                        + " and (i.hidden_until is null or i.hidden_until <= :today)" + part + NOT_TAKEN_OVER
+                        + " order by i.earliest, i.fitting_id, i.what limit :most")
                 .param("point", point)
                 .param("until", until)
                 .param("today", today)
@@ -102,9 +119,7 @@ class DueItems {
 
     /** What a family still has before it: what was put off for us is not put off for them. */
     List<Item> of(UUID fitting) {
-        return jdbc.sql(COLUMNS + " where i.fitting_id = :fitting and not exists (select 1 from due_mark m"
-                        + " where m.fitting_id = i.fitting_id and m.what = i.what and m.due_on = i.likely"
-                        + " and m.kind = 'DONE') order by i.earliest, i.what")
+        return jdbc.sql(COLUMNS + " where i.fitting_id = :fitting and not i.done order by i.earliest, i.what")
                 .param("fitting", fitting)
                 .query(Item.class)
                 .list();

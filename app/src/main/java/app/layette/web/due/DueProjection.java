@@ -14,10 +14,8 @@ import java.time.LocalDate;
 import java.time.Period;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
+import java.util.Objects;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
@@ -56,11 +54,9 @@ class DueProjection {
 
     /** Writes what comes due from a plan and from what was done since. */
     private void project(UUID fitting, UUID point, FittingPlan plan) {
-        Map<String, LocalDate> done = items.marks(List.of(fitting)).stream()
-                .filter(mark -> mark.kind() == DueItems.Mark.Kind.DONE)
-                .collect(Collectors.toMap(DueItems.Mark::what, DueItems.Mark::day, (newest, older) -> newest));
+        List<DueItems.Mark> marks = items.marks(List.of(fitting));
         List<DueItems.Item> due = events(plan, viewing.point(point)).stream()
-                .map(event -> item(fitting, event, Optional.ofNullable(done.get(event.key()))))
+                .map(event -> item(fitting, event, marks))
                 .distinct()
                 .toList();
         items.replace(fitting, point, due);
@@ -88,11 +84,18 @@ class DueProjection {
                 .orElse(plan.situation().today());
     }
 
-    /** What comes again counts from the day on which it was last done. */
-    private static DueItems.Item item(UUID fitting, DatedEvent event, Optional<LocalDate> done) {
-        LocalDate on = done.flatMap(event::after)
+    /** What comes again counts from the day on which it was last done; what comes once is done when that day was. */
+    private static DueItems.Item item(UUID fitting, DatedEvent event, List<DueItems.Mark> marks) {
+        List<DueItems.Mark> about =
+                marks.stream().filter(mark -> mark.what().equals(event.key())).toList();
+        LocalDate on = about.stream()
+                .filter(mark -> mark.kind() == DueItems.Mark.Kind.DONE)
+                .flatMap(mark -> event.after(mark.day()).stream())
                 .filter(day -> day.isAfter(event.on()))
+                .max(LocalDate::compareTo)
                 .orElse(event.on());
+        List<DueItems.Mark> onThatDay =
+                about.stream().filter(mark -> mark.dueOn().equals(on)).toList();
         return new DueItems.Item(
                 fitting,
                 "",
@@ -102,6 +105,12 @@ class DueProjection {
                 on,
                 event.latest().orElse(event.earliest().isPresent() ? null : on),
                 event.every().map(Period::toString).orElse(null),
+                onThatDay.stream().anyMatch(mark -> mark.kind() == DueItems.Mark.Kind.DONE),
+                onThatDay.stream()
+                        .map(DueItems.Mark::until)
+                        .filter(Objects::nonNull)
+                        .max(LocalDate::compareTo)
+                        .orElse(null),
                 0);
     }
 }
