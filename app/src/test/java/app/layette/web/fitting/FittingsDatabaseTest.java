@@ -20,7 +20,7 @@ import app.layette.web.account.SignedIn;
 import app.layette.web.roll.RollGood;
 import app.layette.web.roll.RollGoods;
 import app.layette.web.shelf.Shelf;
-import app.layette.web.support.TestDatabase;
+import app.layette.web.support.DatabaseTest;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -35,26 +35,13 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.context.SpringBootTest;
-import org.springframework.boot.test.context.SpringBootTest.WebEnvironment;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.core.userdetails.UserDetailsService;
-import org.springframework.test.context.DynamicPropertyRegistry;
-import org.springframework.test.context.DynamicPropertySource;
 
 /** Entries against the real database: order, once only, and what is refused. */
-@SpringBootTest(webEnvironment = WebEnvironment.MOCK)
-class FittingsDatabaseTest {
-    private static final TestDatabase DATABASE = TestDatabase.create();
+class FittingsDatabaseTest extends DatabaseTest {
     private static final Author MARIT = new Author("marit", Author.Role.TECHNICIAN);
     private static final Author PIM = new Author("pim", Author.Role.TRAINEE);
-
-    @DynamicPropertySource
-    static void database(DynamicPropertyRegistry properties) {
-        properties.add("LAYETTE_DB_URL", DATABASE::url);
-        properties.add("LAYETTE_DB_PASSWORD", DATABASE::password);
-        properties.add("layette.mode", () -> "demo");
-    }
 
     @Autowired
     private Fittings fittings;
