@@ -17,6 +17,9 @@ interface FittingRows extends JpaRepository<FittingRow, UUID> {
     @Query("select f from FittingRow f where f.family = :family order by f.touchedAt desc")
     List<FittingRow> of(Family family, Limit limit);
 
+    @Query("select f.pointId from FittingRow f where f.id = :id")
+    Optional<UUID> pointOf(UUID id);
+
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select f from FittingRow f where f.id = :id and f.pointId = :point")
     Optional<FittingRow> lock(UUID id, UUID point);

@@ -24,6 +24,7 @@ import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.practice.Profiles;
+import jakarta.persistence.EntityManager;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -71,6 +72,7 @@ public class Fittings {
     private final Profiles profiles;
     private final FittingPlans plans;
     private final Viewing viewing;
+    private final EntityManager entities;
     private final ApplicationEventPublisher events;
 
     Fittings(
@@ -80,6 +82,7 @@ public class Fittings {
             Profiles profiles,
             FittingPlans plans,
             Viewing viewing,
+            EntityManager entities,
             ApplicationEventPublisher events) {
         this.families = families;
         this.fittings = fittings;
@@ -87,6 +90,7 @@ public class Fittings {
         this.profiles = profiles;
         this.plans = plans;
         this.viewing = viewing;
+        this.entities = entities;
         this.events = events;
     }
 
@@ -137,6 +141,8 @@ public class Fittings {
     private Locked lock(UUID fittingId, UUID pointId) {
         Point point = viewing.point(pointId);
         FittingRow row = fittings.lock(fittingId, pointId).orElseThrow(NoSuchFittingException::new);
+        // One that was read earlier in this transaction is still as it was then: whoever held the lock may have added.
+        entities.refresh(row);
         return new Locked(row, point, plans.of(row, point));
     }
 
@@ -196,7 +202,7 @@ public class Fittings {
      */
     @Transactional
     public void refresh(UUID fittingId) {
-        fittings.findById(fittingId).map(row -> row.beginning().pointId()).ifPresent(pointId -> {
+        fittings.pointOf(fittingId).ifPresent(pointId -> {
             Locked fitting = lock(fittingId, pointId);
             project(fitting.row(), fitting.plan());
             events.publishEvent(new FittingPlannedAgain(fittingId, pointId, fitting.plan()));
@@ -308,9 +314,7 @@ public class Fittings {
     /** The fitting point that a fitting belongs to, for whoever comes by another way than signing in. */
     @Transactional(readOnly = true)
     public UUID pointOf(UUID fittingId) {
-        return fittings.findById(fittingId)
-                .map(row -> row.beginning().pointId())
-                .orElseThrow(NoSuchFittingException::new);
+        return fittings.pointOf(fittingId).orElseThrow(NoSuchFittingException::new);
     }
 
     /** Whether a family with this reference is known at a fitting point. */

@@ -27,6 +27,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
@@ -37,6 +38,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Entries against the real database: order, once only, and what is refused. */
 class FittingsDatabaseTest extends DatabaseTest {
@@ -57,6 +59,12 @@ class FittingsDatabaseTest extends DatabaseTest {
 
     @Autowired
     private Erasing erasing;
+
+    @Autowired
+    private FittingRows rows;
+
+    @Autowired
+    private TransactionTemplate transactions;
 
     @Autowired
     private UserDetailsService users;
@@ -113,6 +121,30 @@ class FittingsDatabaseTest extends DatabaseTest {
         hands.shutdown();
         assertThat(given).doesNotHaveDuplicates();
         assertThat(places()).hasSize(41).isSorted().endsWith(41);
+    }
+
+    /** What was read before the lock was waited for is read again: another may have added meanwhile. */
+    @Test
+    void anEntryAddedWhileALongTransactionWaitsIsNotOverwritten() throws Exception {
+        ExecutorService other = Executors.newSingleThreadExecutor();
+        transactions.executeWithoutResult(status -> {
+            rows.find(fitting, point).orElseThrow();
+            try {
+                other.submit(() -> fittings.append(
+                                fitting, draft(new Fact.Acted("u1", Act.PRESSED_OR_ROCKED)), point, MARIT))
+                        .get();
+            } catch (InterruptedException | ExecutionException e) {
+                throw new IllegalStateException(e);
+            }
+            fittings.refresh(fitting);
+            assertThat(fittings.append(fitting, draft(new Fact.Acted("u1", Act.CAR_MOVED)), point, MARIT)
+                            .seq())
+                    .isEqualTo(3);
+        });
+        other.shutdown();
+        assertThat(places()).containsExactly(1, 2, 3);
+        assertThat(jdbc.queryForObject("select last_seq from fitting where id = ?", Integer.class, fitting))
+                .isEqualTo(3);
     }
 
     /** A guess that is corrected is still a guess, however exact it is typed. */
