@@ -94,6 +94,19 @@ final class FamilyScript {
         levelInside(family);
     }
 
+    /** The usual seat of the house, fixed with anchors behind the passenger, and the child in it. */
+    static void inThimbleOnAnchors(NewFamily family, boolean head, double shoulder, double crown) {
+        insert(family, "head", head);
+        insert(family, "body", true);
+        family.add(How.MEASURED, height(Fact.Dimension.SHOULDER, shoulder));
+        family.add(How.MEASURED, height(Fact.Dimension.CROWN, crown));
+        threaded(family, 1, 1, "short");
+        car(family, "corvane-estate", 2, "2-RIGHT");
+        base(family, "5");
+        childIn(family);
+        family.add(How.MEASURED, new Fact.HandleSet(UNIT, HandlePosition.UP));
+    }
+
     static void levelInside(NewFamily family) {
         family.add(How.MEASURED, new Fact.LevelRead(UNIT, Fact.Stage.CHILD, Indicator.Reading.INSIDE));
     }

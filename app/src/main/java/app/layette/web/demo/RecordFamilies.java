@@ -3,17 +3,12 @@ package app.layette.web.demo;
 import static app.layette.web.demo.FamilyScript.RIDER;
 import static app.layette.web.demo.FamilyScript.UNIT;
 import static app.layette.web.demo.FamilyScript.answer;
-import static app.layette.web.demo.FamilyScript.base;
-import static app.layette.web.demo.FamilyScript.car;
 import static app.layette.web.demo.FamilyScript.child;
-import static app.layette.web.demo.FamilyScript.childIn;
 import static app.layette.web.demo.FamilyScript.cleared;
-import static app.layette.web.demo.FamilyScript.height;
-import static app.layette.web.demo.FamilyScript.insert;
+import static app.layette.web.demo.FamilyScript.inThimbleOnAnchors;
 import static app.layette.web.demo.FamilyScript.labels;
 import static app.layette.web.demo.FamilyScript.measures;
 import static app.layette.web.demo.FamilyScript.taughtAndCheckedAgain;
-import static app.layette.web.demo.FamilyScript.threaded;
 
 import app.layette.core.child.Sex;
 import app.layette.core.entry.Area;
@@ -53,15 +48,7 @@ final class RecordFamilies {
         labels(family, "WT-211", "2025-02", "WB-21", "2025-02");
         cleared(family);
         answer(family, Question.REGISTRATION, "NOT_YET");
-        insert(family, "head", false);
-        insert(family, "body", true);
-        family.add(How.MEASURED, height(Fact.Dimension.SHOULDER, 226));
-        family.add(How.MEASURED, height(Fact.Dimension.CROWN, 352));
-        threaded(family, 1, 1, "short");
-        car(family, "corvane-estate", 2, "2-RIGHT");
-        base(family, "5");
-        childIn(family);
-        family.add(How.MEASURED, new Fact.HandleSet(UNIT, HandlePosition.UP));
+        inThimbleOnAnchors(family, false, 226, 352);
     }
 
     /** Ottilie: came with a loose base and a low clip, was handed over; her family rang since. */

@@ -62,6 +62,7 @@ class PhotoController {
         model.addAttribute(
                 "moments",
                 Photographs.moments().stream()
+                        .filter(moment -> open || !moment.equals("asFound"))
                         .map(moment -> new Moment(moment, words.say("photo." + moment)))
                         .toList());
         model.addAttribute("photos", photographs.of(fitting.plan(), words));
@@ -85,6 +86,9 @@ class PhotoController {
         try {
             if (!Photographs.isKnown(about)) {
                 throw new CleanPhoto.RefusedPhotoException("NO_MOMENT");
+            }
+            if (fitting.plan().state() != FittingState.OPEN && about.startsWith("asFound")) {
+                throw new CleanPhoto.RefusedPhotoException("TOO_LATE");
             }
             if (taken >= MOST_OF_A_FITTING) {
                 throw new CleanPhoto.RefusedPhotoException("TOO_MANY");

@@ -5,11 +5,10 @@ import app.layette.core.drawing.Shape.Rank;
 import app.layette.core.entry.Area;
 import app.layette.core.finding.Argument;
 import app.layette.core.misuse.AsFound;
-import app.layette.core.misuse.AsFound.Look;
 import app.layette.core.misuse.Misuses;
 import java.util.EnumMap;
-import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 
 /** A restraint as it stands in a car, from the side and not to scale: where to look, and where something was found. */
@@ -17,30 +16,58 @@ public final class AsFoundView {
     private static final UnaryOperator<Point> AS_IS = p -> p;
     private static final double SPOT = 24;
 
-    private final Map<Area, Look> looks;
-    private final Map<Area, Integer> marks;
+    /**
+     * What stands in a spot.
+     *
+     * @param count how many things are wrong there; 0 for none
+     */
+    private record Mark(String key, int count) {}
+
+    private final Map<Area, Mark> marks;
     private final boolean canTap;
     private final Sketch sketch = new Sketch();
 
-    private AsFoundView(Map<Area, Look> looks, Map<Area, Integer> marks, boolean canTap) {
-        this.looks = looks;
+    private AsFoundView(Map<Area, Mark> marks, boolean canTap) {
         this.marks = marks;
         this.canTap = canTap;
     }
 
     /** The walk round it: every area, what was found there, and where nobody has looked. Each leads to its catalogue. */
     public static Drawing asFound(AsFound asFound) {
-        return of(new AsFoundView(asFound.looks(), counted(asFound.found()), true));
+        return of(new AsFoundView(
+                marks(area -> {
+                    int found = (int) asFound.found().stream()
+                            .filter(each -> Misuses.of(each.misuse()).area() == area)
+                            .count();
+                    return switch (asFound.looks().get(area)) {
+                        case NOT_LOOKED -> new Mark("notLooked", 0);
+                        case NOTHING_WRONG -> new Mark("inOrder", 0);
+                        case FOUND -> new Mark("marked", found);
+                    };
+                }),
+                true));
     }
 
-    /** What of it is still so. */
+    /** Every area as it stands now, by what the looks made since say. */
     public static Drawing asItStands(AsFound asFound) {
-        return of(new AsFoundView(asFound.looks(), counted(asFound.stillSo()), false));
+        return of(new AsFoundView(
+                marks(area -> {
+                    AsFound.Stands now = asFound.now().get(area);
+                    return switch (now.standing()) {
+                        case IN_ORDER -> new Mark("inOrder", 0);
+                        case WRONG -> new Mark("marked", now.wrong());
+                        case NOT_LOOKED -> new Mark("notLooked", 0);
+                        case NOT_THERE -> new Mark("notThere", 0);
+                    };
+                }),
+                false));
     }
 
-    private static Map<Area, Integer> counted(List<AsFound.Found> found) {
-        Map<Area, Integer> marks = new EnumMap<>(Area.class);
-        found.forEach(each -> marks.merge(Misuses.of(each.misuse()).area(), 1, Integer::sum));
+    private static Map<Area, Mark> marks(Function<Area, Mark> mark) {
+        Map<Area, Mark> marks = new EnumMap<>(Area.class);
+        for (Area area : Area.values()) {
+            marks.put(area, mark.apply(area));
+        }
         return marks;
     }
 
@@ -48,7 +75,7 @@ public final class AsFoundView {
         view.car();
         view.restraint();
         view.spots();
-        int count = view.marks.values().stream().mapToInt(Integer::intValue).sum();
+        int count = view.marks.values().stream().mapToInt(Mark::count).sum();
         return new Drawing(
                 "as-found",
                 -220,
@@ -159,16 +186,9 @@ public final class AsFoundView {
         }
     }
 
-    /** A count, a tick where it is in order, a question mark where nobody has looked. */
-    private String mark(Area area, int found) {
-        if (found > 0) {
-            return "marked";
-        }
-        return looks.get(area) == Look.NOT_LOOKED ? "notLooked" : "inOrder";
-    }
-
     private void spot(Area area, double x, double y, Beside beside) {
-        int found = marks.getOrDefault(area, 0);
+        Mark mark = marks.get(area);
+        int found = mark.count();
         Runnable drawing = () -> {
             sketch.disc(found > 0 ? Ink.CHOSEN : Ink.TAP, new Point(x, y), SPOT);
             sketch.label(
@@ -176,7 +196,7 @@ public final class AsFoundView {
                     new Point(x, y - 9),
                     Anchor.MIDDLE,
                     Rank.MAIN,
-                    "asFound." + mark(area, found),
+                    "asFound." + mark.key(),
                     Map.of("count", Argument.of(found)));
             sketch.label(
                     Ink.MEASURED,

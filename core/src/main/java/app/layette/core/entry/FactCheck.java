@@ -244,10 +244,11 @@ public final class FactCheck {
                 && isBlank(taught.reason())) {
             problems.add(new FieldProblem("reason", "", "NEEDED", "", ""));
         }
-        if (fact instanceof Fact.CaregiverSigned signed
-                && !isBlank(signed.initials())
-                && signed.initials().strip().length() > LONGEST_INITIALS) {
-            problems.add(FieldProblem.outside("initials", signed.initials(), "1", LONGEST_INITIALS + " letters"));
+        if (fact instanceof Fact.CaregiverSigned signed) {
+            needed("initials", isBlank(signed.initials()) ? null : signed.initials());
+            if (!isBlank(signed.initials()) && signed.initials().strip().length() > LONGEST_INITIALS) {
+                problems.add(FieldProblem.outside("initials", signed.initials(), "1", LONGEST_INITIALS + " letters"));
+            }
         }
         if (fact instanceof Fact.Noted noted) {
             if (isBlank(noted.text())) {

@@ -8,8 +8,8 @@ import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.gate.ConclusionState;
-import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -21,9 +21,10 @@ import java.util.Optional;
  * a walk that found nothing and no walk at all stay apart.
  *
  * @param found in the order in which it was found
- * @param looks what is known of every area
+ * @param looks what is known of every area as it was found
+ * @param now how every area stands now; what was fine when it came says nothing about now
  */
-public record AsFound(List<Found> found, Map<Area, Look> looks) {
+public record AsFound(List<Found> found, Map<Area, Look> looks, Map<Area, Stands> now) {
     /** What is known of an area as it was found. */
     public enum Look {
         NOT_LOOKED,
@@ -47,27 +48,73 @@ public record AsFound(List<Found> found, Map<Area, Look> looks) {
      */
     public record Found(Misuse misuse, int seq, Now now, int since) {}
 
+    /** How an area stands now, by the conclusions that its looks are for. */
+    public enum Standing {
+        /** Everything that is required there has passed, and is fresh. */
+        IN_ORDER,
+        /** Something found is still so, or a look since has failed. */
+        WRONG,
+        /** Not everything has been looked at, or not since something changed. */
+        NOT_LOOKED,
+        /** The chosen method requires nothing there. */
+        NOT_THERE
+    }
+
+    /**
+     * An area as it stands now.
+     *
+     * @param wrong how many things are wrong there; 0 or more
+     */
+    public record Stands(Standing standing, int wrong) {}
+
     public AsFound {
         found = List.copyOf(found);
         looks = Map.copyOf(looks);
+        now = Map.copyOf(now);
     }
 
     public static AsFound of(FittingPlan plan) {
         Situation situation = plan.situation();
-        List<Found> found = new ArrayList<>();
-        for (Stamped<FoundSo> each : situation.history(FoundSo.class)) {
-            boolean taken = found.stream()
-                    .anyMatch(before -> before.misuse() == each.value().misuse());
-            if (!taken && each.value().there()) {
-                found.add(found(each, plan));
-            }
+        // The newest word on each: said and taken back again, nothing was found; said anew, it was found then.
+        List<Found> found = Arrays.stream(Misuse.values())
+                .flatMap(misuse -> situation.newest(FoundSo.class, fact -> fact.misuse() == misuse).stream())
+                .filter(each -> each.value().there())
+                .map(each -> found(each, plan))
+                .sorted(Comparator.comparingInt(Found::seq))
+                .toList();
+        return new AsFound(found, looks(situation, found), now(plan, found));
+    }
+
+    private static Map<Area, Stands> now(FittingPlan plan, List<Found> found) {
+        Map<Area, Stands> now = new EnumMap<>(Area.class);
+        for (Area area : Area.values()) {
+            now.put(area, stands(area, plan, found));
         }
-        // Said and taken back again: nothing was found after all.
-        found.removeIf(each -> situation
-                .newest(FoundSo.class, fact -> fact.misuse() == each.misuse())
-                .filter(last -> !last.value().there())
-                .isPresent());
-        return new AsFound(found, looks(situation, found));
+        return now;
+    }
+
+    private static Stands stands(Area area, FittingPlan plan, List<Found> found) {
+        List<ConclusionState> required = Misuses.in(area).stream()
+                .map(misuse -> Misuses.of(misuse).putRightBy())
+                .distinct()
+                .flatMap(conclusion -> plan.gate().state(conclusion).stream())
+                .toList();
+        long failed = required.stream()
+                .filter(each -> each.state() == ConclusionState.State.FAILED)
+                .count();
+        long stillSo = found.stream()
+                .filter(each ->
+                        each.now() == Now.STILL_SO && Misuses.of(each.misuse()).area() == area)
+                .count();
+        if (failed > 0 || stillSo > 0) {
+            return new Stands(Standing.WRONG, (int) Math.max(failed, stillSo));
+        }
+        if (required.isEmpty()) {
+            boolean chosen = plan.situation().method().isPresent();
+            return new Stands(chosen ? Standing.NOT_THERE : Standing.NOT_LOOKED, 0);
+        }
+        boolean allPassed = required.stream().allMatch(ConclusionState::passed);
+        return new Stands(allPassed ? Standing.IN_ORDER : Standing.NOT_LOOKED, 0);
     }
 
     private static Map<Area, Look> looks(Situation situation, List<Found> found) {
@@ -113,10 +160,5 @@ public record AsFound(List<Found> found, Map<Area, Look> looks) {
                 each.seq(),
                 putRight ? Now.PUT_RIGHT : Now.STILL_SO,
                 putRight ? state.get().since() : 0);
-    }
-
-    /** What is still so, by area. */
-    public List<Found> stillSo() {
-        return found.stream().filter(each -> each.now() == Now.STILL_SO).toList();
     }
 }

@@ -162,6 +162,13 @@ class ReplayTest {
         assertThat(FactCheck.problems(new Fact.SheetAdopted("test-seat", 2, Fact.Adoption.DECLINED, " "), situation))
                 .extracting(FieldProblem::field)
                 .containsExactly("reason");
+        for (String initials : new String[] {null, " ", "a whole name"}) {
+            assertThat(FactCheck.problems(new Fact.CaregiverSigned("u1", initials), situation))
+                    .extracting(FieldProblem::field)
+                    .containsExactly("initials");
+        }
+        assertThat(FactCheck.problems(new Fact.CaregiverSigned("u1", "O.B."), situation))
+                .isEmpty();
         assertThat(FactCheck.problems(new Fact.Answered("u1", Question.SNUG, "ROUGHLY"), situation))
                 .extracting(FieldProblem::reason)
                 .containsExactly("NOT_AMONG");

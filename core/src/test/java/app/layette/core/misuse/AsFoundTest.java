@@ -2,6 +2,7 @@ package app.layette.core.misuse;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.layette.core.entry.Act;
 import app.layette.core.entry.Area;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Method;
@@ -11,6 +12,7 @@ import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.misuse.AsFound.Found;
 import app.layette.core.misuse.AsFound.Look;
 import app.layette.core.misuse.AsFound.Now;
+import app.layette.core.misuse.AsFound.Standing;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -77,6 +79,46 @@ class AsFoundTest {
         assertThat(walk.looked()).isEqualTo(2);
         assertThat(walk.nextAfter(Area.CHILD)).contains(Area.HANDLE);
         assertThat(walk.nextAfter(Area.PLACE)).contains(Area.LABEL);
+    }
+
+    /** Found, taken back, looked at, and found anew: the look in between proves nothing. */
+    @Test
+    void foundAnewOnlyALaterLookPutsItRight() {
+        FittingBuilder fitting = FittingBuilder.ready();
+        fitting.add(new Fact.FoundSo("u1", Misuse.HARNESS_LOOSE, true));
+        fitting.add(new Fact.FoundSo("u1", Misuse.HARNESS_LOOSE, false));
+        fitting.answer(Question.SNUG, "SNUG");
+        fitting.add(new Fact.FoundSo("u1", Misuse.HARNESS_LOOSE, true));
+        assertThat(found(fitting)).extracting(Found::now).containsExactly(Now.STILL_SO);
+        fitting.answer(Question.SNUG, "SNUG");
+        assertThat(found(fitting)).extracting(Found::now).containsExactly(Now.PUT_RIGHT);
+    }
+
+    /** What was fine when it came says nothing about now: that is for the looks since. */
+    @Test
+    void howAnAreaStandsNowIsNotHowItWasFound() {
+        FittingBuilder fitting = FittingBuilder.ready();
+        for (Area area : Area.values()) {
+            fitting.add(new Fact.AreaLooked("u1", area, true));
+        }
+        assertThat(standing(fitting, Area.HARNESS)).isEqualTo(new AsFound.Stands(Standing.IN_ORDER, 0));
+        fitting.answer(Question.SNUG, "LOOSE");
+        fitting.answer(Question.CLIP, "LOWER");
+        assertThat(standing(fitting, Area.HARNESS)).isEqualTo(new AsFound.Stands(Standing.WRONG, 2));
+        fitting.acted(Act.TIGHTENED);
+        assertThat(standing(fitting, Area.BASE))
+                .as("the inch test was made before it was tightened again")
+                .isEqualTo(new AsFound.Stands(Standing.NOT_LOOKED, 0));
+        assertThat(standing(FittingBuilder.ready(Method.BASE_BELT), Area.ANCHORS)
+                        .standing())
+                .isNotEqualTo(Standing.WRONG);
+        assertThat(standing(FittingBuilder.ready(Method.BASELESS_EUROPEAN), Area.LEG))
+                .as("a carrier without its base has no leg")
+                .isEqualTo(new AsFound.Stands(Standing.NOT_THERE, 0));
+    }
+
+    private static AsFound.Stands standing(FittingBuilder fitting, Area area) {
+        return AsFound.of(fitting.plan()).now().get(area);
     }
 
     /** Where nobody looked nothing is said, whatever the order in which the areas are looked at. */
