@@ -51,6 +51,9 @@ class FittingsDatabaseTest extends DatabaseTest {
     private RollGoods goods;
 
     @Autowired
+    private Replanning replanning;
+
+    @Autowired
     private UserDetailsService users;
 
     @Autowired
@@ -242,6 +245,7 @@ class FittingsDatabaseTest extends DatabaseTest {
 
     @Test
     void theDemoHasOneReadyAndOneHandedOverAmongTheOthers() {
+        replanning.planAgain();
         List<String> blocking = jdbc.queryForList(
                 "select f.child_name || ' ' || case when g.blocking = 0 then 'ready' else 'blocked' end"
                         + " from fitting g join family f on f.id = g.family_id where f.reference like 'W-%' order by 1",
