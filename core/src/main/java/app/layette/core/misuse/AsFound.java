@@ -94,9 +94,7 @@ public record AsFound(List<Found> found, Map<Area, Look> looks, Map<Area, Stands
     }
 
     private static Stands stands(Area area, FittingPlan plan, List<Found> found) {
-        List<ConclusionState> required = Misuses.in(area).stream()
-                .map(misuse -> Misuses.of(misuse).putRightBy())
-                .distinct()
+        List<ConclusionState> required = Misuses.lookedForAt(area).stream()
                 .flatMap(conclusion -> plan.gate().state(conclusion).stream())
                 .toList();
         long failed = required.stream()

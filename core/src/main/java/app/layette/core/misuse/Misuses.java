@@ -6,6 +6,7 @@ import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.table.CsvTable;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -47,5 +48,26 @@ public final class Misuses {
         return Arrays.stream(Misuse.values())
                 .filter(misuse -> of(misuse).area() == area)
                 .toList();
+    }
+
+    /**
+     * The conclusions that an area is where to look for: each belongs to the one area in which most of what it puts right
+     * is seen, the first of the walk among equals. A tipped carrier is seen at the belt and put right at the level.
+     */
+    public static List<Conclusion> lookedForAt(Area area) {
+        return in(area).stream()
+                .map(misuse -> of(misuse).putRightBy())
+                .distinct()
+                .filter(conclusion -> home(conclusion) == area)
+                .toList();
+    }
+
+    private static Area home(Conclusion conclusion) {
+        return Arrays.stream(Area.values())
+                .max(Comparator.comparingLong((Area area) -> in(area).stream()
+                                .filter(misuse -> of(misuse).putRightBy() == conclusion)
+                                .count())
+                        .thenComparing(Comparator.reverseOrder()))
+                .orElseThrow();
     }
 }

@@ -13,6 +13,8 @@ import app.layette.core.misuse.AsFound.Found;
 import app.layette.core.misuse.AsFound.Look;
 import app.layette.core.misuse.AsFound.Now;
 import app.layette.core.misuse.AsFound.Standing;
+import app.layette.core.rule.Conclusion;
+import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -23,6 +25,22 @@ class AsFoundTest {
 
     private static List<Found> found(FittingBuilder fitting) {
         return AsFound.of(fitting.plan()).found();
+    }
+
+    /** Every conclusion that puts something right has one place to look for it. */
+    @Test
+    void everyConclusionOfTheCatalogueHasOneHome() {
+        List<Conclusion> homes = Arrays.stream(Area.values())
+                .flatMap(area -> Misuses.lookedForAt(area).stream())
+                .toList();
+        assertThat(homes)
+                .doesNotHaveDuplicates()
+                .containsExactlyInAnyOrderElementsOf(Arrays.stream(Misuse.values())
+                        .map(misuse -> Misuses.of(misuse).putRightBy())
+                        .distinct()
+                        .toList());
+        assertThat(Misuses.lookedForAt(Area.LEVEL)).contains(Conclusion.LEVEL);
+        assertThat(Misuses.lookedForAt(Area.BELT)).doesNotContain(Conclusion.LEVEL);
     }
 
     @Test
@@ -109,9 +127,9 @@ class AsFoundTest {
         assertThat(standing(fitting, Area.BASE))
                 .as("the inch test was made before it was tightened again")
                 .isEqualTo(new AsFound.Stands(Standing.NOT_LOOKED, 0));
-        assertThat(standing(FittingBuilder.ready(Method.BASE_BELT), Area.ANCHORS)
-                        .standing())
-                .isNotEqualTo(Standing.WRONG);
+        assertThat(standing(FittingBuilder.ready(), Area.BELT))
+                .as("nothing of a belt was looked at where there is none")
+                .isEqualTo(new AsFound.Stands(Standing.NOT_THERE, 0));
         assertThat(standing(FittingBuilder.ready(Method.BASELESS_EUROPEAN), Area.LEG))
                 .as("a carrier without its base has no leg")
                 .isEqualTo(new AsFound.Stands(Standing.NOT_THERE, 0));
