@@ -4,7 +4,8 @@ import app.layette.core.entry.Fact.Dimension;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.growth.Growth;
-import app.layette.core.growth.WhatComesNext;
+import app.layette.core.coming.WhatComesNext;
+import app.layette.core.growth.ChildHeights;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.web.workbench.BabyScale;
@@ -50,7 +51,7 @@ class SimulatedScale implements BabyScale {
 
     private static Mass grown(Situation situation, Stamped<Mass> weight) {
         boolean today = !weight.on().isBefore(situation.today());
-        Optional<Growth> growth = WhatComesNext.growth(situation);
+        Optional<Growth> growth = ChildHeights.growth(situation);
         if (today || growth.isEmpty()) {
             return weight.value();
         }

@@ -5,6 +5,9 @@ import static app.layette.core.finding.RuleCode.CAB_11;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.Permission;
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.Speaker;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
@@ -12,9 +15,7 @@ import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.Verdict;
 import app.layette.core.secure.BeltRules;
-import app.layette.core.vehicle.Belt;
 import app.layette.core.vehicle.PositionId;
-import app.layette.core.vehicle.Side;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
@@ -31,12 +32,6 @@ public final class FlatRules {
         return List.of(new BedPlace(), new TwoPlaces());
     }
 
-    /** The place beside a place that a lay-flat carrier takes as well: the middle, or the left one of the middle. */
-    public static PositionId besides(PositionId place) {
-        Side side = place.side() == Side.MIDDLE ? Side.LEFT : Side.MIDDLE;
-        return new PositionId(place.row(), side);
-    }
-
     private static final class BedPlace implements Rule {
         @Override
         public Conclusion conclusion() {
@@ -50,19 +45,19 @@ public final class FlatRules {
             }
             Evidence<List<PositionId>> named = situation.seat().get().carBed().positions();
             PositionId place = situation.placed().get().value().position();
-            if (named.value().isEmpty()) {
-                return Verdict.judged(Finding.of(CAB_11, Weight.NOT_KNOWN, "bedPlacesNotKnown")
-                        .from(named)
-                        .changedBy("SEAT_MANUAL"));
-            }
-            boolean isNamed = named.value().get().contains(place);
-            return Verdict.judged(Finding.of(
-                            CAB_11,
-                            isNamed ? Weight.HOLDS : Weight.STOP,
-                            isNamed ? "bedPlaceNamed" : "bedPlaceNotNamed")
-                    .with("place", new Argument.OfKey("place." + place))
-                    .from(named)
-                    .changedBy("OTHER_PLACE"));
+            Permission ofPlace = named.value()
+                    .map(list -> list.contains(place) ? Permission.ALLOWED : Permission.NOT_ALLOWED)
+                    .orElse(Permission.NOT_KNOWN);
+            Finding.Builder finding = switch (situation.permission(
+                    PermissionKey.CAR_BED_POSITION, Speaker.SEAT, ofPlace)) {
+                case ALLOWED -> Finding.of(CAB_11, Weight.HOLDS, "bedPlaceNamed");
+                case NOT_ALLOWED ->
+                    Finding.of(CAB_11, Weight.STOP, "bedPlaceNotNamed").changedBy("OTHER_PLACE");
+                case NOT_KNOWN ->
+                    Finding.of(CAB_11, Weight.NOT_KNOWN, "bedPlacesNotKnown").changedBy("SEAT_MANUAL");
+            };
+            return Verdict.judged(
+                    finding.with("place", new Argument.OfKey("place." + place)).from(named));
         }
     }
 
@@ -77,7 +72,16 @@ public final class FlatRules {
             if (situation.placed().isEmpty() || situation.car().isEmpty()) {
                 return Verdict.open("PLACE");
             }
-            PositionId second = besides(situation.placed().get().value().position());
+            Permission lies = situation.permission(PermissionKey.LAY_FLAT_POSITION);
+            if (lies != Permission.ALLOWED) {
+                boolean known = lies == Permission.NOT_ALLOWED;
+                return Verdict.judged(Finding.of(
+                                CAB_11,
+                                known ? Weight.STOP : Weight.NOT_KNOWN,
+                                known ? "layFlatNotAllowed" : "layFlatNotKnown")
+                        .changedBy(known ? "OTHER_PLACE" : "SEAT_MANUAL"));
+            }
+            PositionId second = situation.placed().get().value().position().besides();
             boolean isThere = situation.car().get().position(second).isPresent();
             return Verdict.judged((isThere
                             ? usable(situation.asIfPlaced(second, Method.LAY_FLAT))
@@ -93,11 +97,7 @@ public final class FlatRules {
                     .filter(rule -> OF_A_PLACE.contains(rule.conclusion()))
                     .map(rule -> rule.judge(beside))
                     .toList();
-            boolean noBelt = beside.position()
-                    .flatMap(position -> position.belt().kind().value())
-                    .filter(kind -> kind == Belt.Kind.NONE)
-                    .isPresent();
-            boolean forbidden = noBelt || verdicts.stream().anyMatch(verdict -> isOf(verdict, Weight.STOP));
+            boolean forbidden = verdicts.stream().anyMatch(verdict -> isOf(verdict, Weight.STOP));
             boolean unknown = verdicts.stream()
                     .anyMatch(verdict -> verdict instanceof Verdict.Open || isOf(verdict, Weight.NOT_KNOWN));
             if (forbidden) {

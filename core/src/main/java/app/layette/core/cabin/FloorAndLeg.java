@@ -6,6 +6,7 @@ import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
@@ -61,7 +62,9 @@ public final class FloorAndLeg implements Rule {
         if (standing.weight() == Weight.HOLDS) {
             return Finding.of(CAB_8, Weight.HOLDS, "floorForLeg").build();
         }
-        boolean maybeLeftOut = standing.weight() == Weight.STOP && leg.value().get() == LegUse.WHEN_POSSIBLE;
+        boolean maybeLeftOut = standing.weight() == Weight.STOP
+                && leg.value().get() == LegUse.WHEN_POSSIBLE
+                && situation.permission(PermissionKey.LOAD_LEG_OMITTED) == Permission.ALLOWED;
         return maybeLeftOut
                 ? Finding.of(CAB_8, Weight.ADVISE, "storageLeavesLegOut")
                         .changedBy("OTHER_PLACE")
@@ -71,16 +74,41 @@ public final class FloorAndLeg implements Rule {
 
     private static Judged used(Situation situation, Stamped<String> answer) {
         return Verdict.judged(
-                answer.value().equals("NOT_USED")
-                        ? leftOut(situation)
-                        : standing(situation).changedBy("OTHER_PLACE"));
+                switch (answer.value()) {
+                    case "NOT_USED" -> leftOut(situation);
+                    case "LIFTS_THE_BASE" -> lifted(situation);
+                    default -> standing(situation).changedBy("OTHER_PLACE");
+                });
     }
 
+    /** How far a base may stand lifted by its leg is the sheet's; the rest is as when it stands on the cushion. */
+    private static Finding.Builder lifted(Situation situation) {
+        Permission mayLift = situation.permission(PermissionKey.BASE_LIFTED_BY_LEG);
+        return mayLift == Permission.ALLOWED
+                ? standing(situation).changedBy("OTHER_PLACE")
+                : PlaceRules.permitted(situation, CAB_8, PermissionKey.BASE_LIFTED_BY_LEG, "lifted")
+                        .changedBy("LEG");
+    }
+
+    /** A leg that could stand has to; where it cannot, the sheet must let the base do without. */
     private static Finding.Builder leftOut(Situation situation) {
         boolean always =
                 situation.seat().map(SeatSheet::leg).flatMap(Evidence::value).orElseThrow() == LegUse.ALWAYS;
-        return Finding.of(CAB_8, always ? Weight.STOP : Weight.ADVISE, always ? "legAlways" : "legLeftOut")
-                .changedBy("OTHER_PLACE");
+        if (always) {
+            return Finding.of(CAB_8, Weight.STOP, "legAlways").changedBy("OTHER_PLACE");
+        }
+        Finding standing = standing(situation).build();
+        if (standing.weight() == Weight.HOLDS) {
+            return Finding.of(CAB_8, Weight.FIX, "legCouldStand").changedBy("LEG");
+        }
+        if (standing.weight() == Weight.NOT_KNOWN) {
+            return Finding.of(CAB_8, Weight.NOT_KNOWN, standing.reason()).changedBy("CAR_MANUAL");
+        }
+        Permission without = situation.permission(PermissionKey.LOAD_LEG_OMITTED);
+        return without == Permission.ALLOWED
+                ? Finding.of(CAB_8, Weight.ADVISE, "legLeftOut").changedBy("OTHER_PLACE")
+                : PlaceRules.permitted(situation, CAB_8, PermissionKey.LOAD_LEG_OMITTED, "legOmitted")
+                        .changedBy("OTHER_PLACE");
     }
 
     private static Finding.Builder standing(Situation situation) {

@@ -4,15 +4,19 @@ import static app.layette.core.finding.RuleCode.CAB_1;
 import static app.layette.core.finding.RuleCode.CAB_2;
 import static app.layette.core.finding.RuleCode.CAB_4;
 
+import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.Source;
+import app.layette.core.evidence.Speaker;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Length;
+import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.Verdict;
@@ -30,47 +34,94 @@ public final class PlaceRules {
     private PlaceRules() {}
 
     public static List<Rule> rules() {
-        return List.of(
-                new AtPlace(Conclusion.AIRBAG, PlaceRules::airbag),
-                new AtPlace(Conclusion.VEHICLE_SEAT, PlaceRules::vehicleSeat),
-                new AtPlace(Conclusion.OWN_ANCHORS, PlaceRules::ownAnchors));
+        return List.of(airbag(), vehicleSeat(), ownAnchors());
     }
 
-    private record AtPlace(Conclusion conclusion, BiFunction<Situation, SeatingPosition, Finding.Builder> judge)
+    static Rule airbag() {
+        return new AtPlace(Conclusion.AIRBAG, PlaceRules::airbag);
+    }
+
+    static Rule vehicleSeat() {
+        return new AtPlace(
+                Conclusion.VEHICLE_SEAT,
+                (situation, position) -> Verdict.judged(at(vehicleSeat(situation, position), position)));
+    }
+
+    static Rule ownAnchors() {
+        return new AtPlace(
+                Conclusion.OWN_ANCHORS,
+                (situation, position) -> Verdict.judged(at(ownAnchors(situation, position), position)));
+    }
+
+    private record AtPlace(Conclusion conclusion, BiFunction<Situation, SeatingPosition, Verdict> judge)
             implements Rule {
         @Override
         public Verdict judge(Situation situation) {
             if (situation.placed().isEmpty() || situation.car().isEmpty()) {
                 return Verdict.open("PLACE");
             }
-            return Verdict.judged(situation
+            return situation
                     .position()
-                    .map(position -> judge.apply(situation, position)
-                            .with("place", place(position))
-                            .changedBy("OTHER_PLACE"))
-                    .orElseGet(() -> Finding.of(conclusion.code(), Weight.NOT_KNOWN, "placeNotOnSheet")
+                    .map(position -> judge.apply(situation, position))
+                    .orElseGet(() -> Verdict.judged(Finding.of(conclusion.code(), Weight.NOT_KNOWN, "placeNotOnSheet")
                             .with(
                                     "place",
                                     situation.placed().get().value().position().toString())
                             .changedBy("OTHER_PLACE")));
         }
-
-        private static Argument place(SeatingPosition position) {
-            return new Argument.OfKey("place." + position.id());
-        }
     }
 
-    private static Finding.Builder airbag(Situation situation, SeatingPosition position) {
+    private static Finding.Builder at(Finding.Builder finding, SeatingPosition position) {
+        return finding.with("place", new Argument.OfKey("place." + position.id()))
+                .changedBy("OTHER_PLACE");
+    }
+
+    /** CAB-1: off counts only where somebody saw its lamp or key in this very car. */
+    private static Verdict airbag(Situation situation, SeatingPosition position) {
         Evidence<Airbag> airbag = position.airbag();
         if (airbag.value().isEmpty()) {
-            return Finding.of(CAB_1, Weight.NOT_KNOWN, "airbagNotKnown").from(airbag);
+            return Verdict.judged(
+                    at(Finding.of(CAB_1, Weight.NOT_KNOWN, "airbagNotKnown").from(airbag), position));
         }
-        if (airbag.value().get() == Airbag.ACTIVE) {
-            return Finding.of(CAB_1, Weight.STOP, "airbagActive").from(airbag);
+        return switch (airbag.value().get()) {
+            case ACTIVE ->
+                Verdict.judged(at(Finding.of(CAB_1, Weight.STOP, "airbagActive").from(airbag), position));
+            case NONE ->
+                Verdict.judged(at(Finding.of(CAB_1, Weight.HOLDS, "noAirbag").from(airbag), position));
+            case OFF_CONFIRMED -> off(situation, position);
+        };
+    }
+
+    private static Verdict off(Situation situation, SeatingPosition position) {
+        Evidence<Airbag> airbag = position.airbag();
+        Permission mayBeOff = situation.permission(PermissionKey.FRONT_AIRBAG_OFF, Speaker.CAR, Permission.ALLOWED);
+        if (mayBeOff != Permission.ALLOWED) {
+            boolean known = mayBeOff == Permission.NOT_ALLOWED;
+            return Verdict.judged(at(
+                    Finding.of(
+                                    CAB_1,
+                                    known ? Weight.STOP : Weight.NOT_KNOWN,
+                                    known ? "airbagNotSwitched" : "airbagNotKnown")
+                            .from(airbag),
+                    position));
         }
-        return position.id().isFrontRow()
-                ? permitted(situation, CAB_1, PermissionKey.FRONT_ROW, "frontRow")
-                : Finding.of(CAB_1, Weight.HOLDS, "noAirbag").from(airbag);
+        boolean seenHere = airbag.source().filter(Source::isSeen).isPresent();
+        return seenHere
+                ? Verdict.judged(at(Finding.of(CAB_1, Weight.HOLDS, "airbagOff").from(airbag), position))
+                : new AnsweredByEye(Conclusion.AIRBAG, Question.AIRBAG_LAMP).judge(situation);
+    }
+
+    /** Whether the lamp or key of an airbag has to be looked at here. */
+    public static boolean isLampAsked(Situation situation) {
+        return situation
+                .position()
+                .map(SeatingPosition::airbag)
+                .filter(airbag -> airbag.value()
+                        .filter(state -> state == Airbag.OFF_CONFIRMED)
+                        .isPresent())
+                .flatMap(Evidence::source)
+                .filter(source -> !source.isSeen())
+                .isPresent();
     }
 
     private static Finding.Builder vehicleSeat(Situation situation, SeatingPosition position) {
@@ -88,6 +139,15 @@ public final class PlaceRules {
     private static Finding.Builder ownAnchors(Situation situation, SeatingPosition position) {
         Evidence<OwnAnchors> anchors = position.anchors();
         if (anchors.value().isEmpty()) {
+            return Finding.of(CAB_4, Weight.NOT_KNOWN, "anchorsNotKnown").from(anchors);
+        }
+        // A car's manual may keep anchors that are there from being used.
+        Permission here =
+                situation.permission(PermissionKey.LOWER_ANCHORS_AT_POSITION, Speaker.CAR, Permission.ALLOWED);
+        if (here == Permission.NOT_ALLOWED) {
+            return Finding.of(CAB_4, Weight.STOP, "anchorsNotForUse").from(anchors);
+        }
+        if (here == Permission.NOT_KNOWN) {
             return Finding.of(CAB_4, Weight.NOT_KNOWN, "anchorsNotKnown").from(anchors);
         }
         if (anchors.value().get() == OwnAnchors.OWN_PAIR) {
@@ -114,11 +174,22 @@ public final class PlaceRules {
                 .isPresent();
     }
 
+    /** Both manuals have to allow it, and at the spacing that these anchors have. */
     private static Finding.Builder borrowed(Situation situation) {
         Evidence<Length> spacing = situation.car().orElseThrow().borrowedSpacing();
-        Finding.Builder finding = permitted(situation, CAB_4, PermissionKey.BORROWED_INNER_ANCHORS, "borrowed")
-                .from(spacing);
-        spacing.value().ifPresent(each -> finding.with("spacing", each));
+        Evidence<Length> most = situation.borrowedSpacingMost();
+        Finding.Builder finding = permitted(situation, CAB_4, PermissionKey.BORROWED_INNER_ANCHORS, "borrowed");
+        boolean allowed = situation.permission(PermissionKey.BORROWED_INNER_ANCHORS) == Permission.ALLOWED;
+        if (allowed && (spacing.value().isEmpty() || most.value().isEmpty())) {
+            finding = Finding.of(CAB_4, Weight.NOT_KNOWN, "borrowedSpacingNotKnown")
+                    .changedBy(spacing.value().isEmpty() ? "CAR_MANUAL" : "SEAT_MANUAL");
+        } else if (allowed && spacing.value().get().isMoreThan(most.value().get())) {
+            finding = Finding.of(CAB_4, Weight.STOP, "borrowedTooWide")
+                    .with("most", most.value().get());
+        }
+        finding.from(spacing).from(most);
+        Finding.Builder said = finding;
+        spacing.value().ifPresent(each -> said.with("spacing", each));
         return finding;
     }
 

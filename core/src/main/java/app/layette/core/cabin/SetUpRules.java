@@ -32,6 +32,9 @@ public final class SetUpRules {
 
     /** CAB-5: what holds it is the chosen method alone, or both where the seat manual says so. */
     private static Verdict.Judged oneSystem(Situation situation, Stamped<String> answer) {
+        if (answer.value().equals("WITH_TOP_TETHER")) {
+            return Verdict.judged(permitted(situation, CAB_5, PermissionKey.TOP_TETHER_REAR_FACING, "topTether"));
+        }
         if (answer.value().equals("ANCHORS_AND_BELT")) {
             return Verdict.judged(permitted(situation, CAB_5, PermissionKey.BOTH_SYSTEMS, "bothSystems"));
         }

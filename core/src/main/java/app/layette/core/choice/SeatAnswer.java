@@ -1,8 +1,8 @@
 package app.layette.core.choice;
 
+import app.layette.core.coming.Coming;
 import app.layette.core.evidence.Permission;
 import app.layette.core.finding.Finding;
-import app.layette.core.growth.Coming;
 import app.layette.core.growth.Outlook;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;

@@ -7,6 +7,8 @@ import static app.layette.core.rule.Conclusion.SCREENING;
 import static app.layette.core.rule.Conclusion.SLOT_IN_REACH;
 import static app.layette.core.rule.Conclusion.WEIGHT;
 
+import app.layette.core.coming.Coming;
+import app.layette.core.coming.WhatComesNext;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Dimension;
 import app.layette.core.entry.Method;
@@ -21,9 +23,7 @@ import app.layette.core.gate.ConclusionState;
 import app.layette.core.gate.Gate;
 import app.layette.core.gate.Required;
 import app.layette.core.gate.RuleBook;
-import app.layette.core.growth.Coming;
 import app.layette.core.growth.Outlook;
-import app.layette.core.growth.WhatComesNext;
 import app.layette.core.harness.ShoulderAndSlots;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
@@ -165,15 +165,13 @@ public final class WhichRestraint {
     private static SeatAnswer.Rooms rooms(Situation there) {
         SeatSheet seat = there.seat().orElseThrow();
         Optional<Mass> weight = there.weight()
-                .flatMap(each -> seat.limits()
-                        .weightMax()
+                .flatMap(each -> there.weightMax()
                         .value()
                         .filter(max -> !max.isLessThan(each.value()))
                         .map(max -> max.minus(each.value())));
         Optional<Length> length = there.measured(Dimension.BODY)
                 .map(each -> each.value().length())
-                .flatMap(each -> seat.limits()
-                        .lengthMax()
+                .flatMap(each -> there.lengthMax()
                         .value()
                         .flatMap(LengthLimit::max)
                         .filter(max -> !max.isLessThan(each))

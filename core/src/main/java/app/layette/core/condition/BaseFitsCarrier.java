@@ -29,7 +29,7 @@ public final class BaseFitsCarrier implements Rule {
     public Verdict judge(Situation situation) {
         Optional<Stamped<Fact.LabelRead>> label = situation.label(Fact.Part.BASE);
         if (label.isEmpty() || situation.seat().isEmpty()) {
-            return Verdict.open("LABEL");
+            return Verdict.open(situation.method().isEmpty() ? "PLACE" : "LABEL");
         }
         Evidence<List<BaseFit>> bases = situation.seat().map(SeatSheet::bases).orElseThrow();
         String model = label.get().value().model();

@@ -18,6 +18,7 @@ import app.layette.core.rule.Verdict;
 import app.layette.core.rule.Verdict.Judged;
 import app.layette.core.seat.CrashRule;
 import app.layette.core.seat.SeatSheet;
+import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
@@ -52,11 +53,11 @@ public final class ConditionAnswers {
 
     /** CND-4: a look-up is good for the profile's days; one dated in the future is no look-up. */
     private static Judged recallAge(Situation situation, Stamped<String> answer) {
-        long days = ChronoUnit.DAYS.between(answer.on(), situation.today());
         int allowed = situation.practice().profile().recallDays();
-        boolean old = days > allowed || days < 0;
+        Optional<LocalDate> lookedUp = answer.freshOn(situation.today());
+        boolean old = lookedUp.isEmpty() || ChronoUnit.DAYS.between(lookedUp.get(), situation.today()) > allowed;
         String fine = answer.value().equals("NONE_OPEN") ? "noneOpen" : "remedyDone";
-        return Verdict.judged(Finding.of(CND_4, old ? Weight.NOT_KNOWN : Weight.HOLDS, old ? "lookUpTooOld" : fine)
+        return Verdict.judged((old ? Verdict.again(CND_4, "lookUpTooOld") : Finding.of(CND_4, Weight.HOLDS, fine))
                 .with("lookedUp", answer.on())
                 .with("days", allowed)
                 .changedBy("RECALL"));
@@ -77,7 +78,12 @@ public final class ConditionAnswers {
     private static Judged approvalCounts(Situation situation, Stamped<String> answer) {
         Evidence<List<String>> approvals =
                 situation.seat().map(SeatSheet::approvals).orElse(Evidence.notLooked());
-        String country = situation.practice().lawCountry();
+        Optional<String> law = situation.practice().lawCountry();
+        if (law.isEmpty()) {
+            return Verdict.judged(
+                    Finding.of(CND_7, Weight.NOT_KNOWN, "lawNotKnown").changedBy("LAW"));
+        }
+        String country = law.get();
         Finding.Builder finding = approvals
                 .value()
                 .map(list -> list.contains(country)

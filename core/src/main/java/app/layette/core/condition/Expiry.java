@@ -4,6 +4,7 @@ import static app.layette.core.finding.RuleCode.CND_1;
 
 import app.layette.core.entry.Fact.LabelRead;
 import app.layette.core.entry.Fact.Part;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.PartialDate;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
@@ -83,7 +84,9 @@ public final class Expiry implements Rule {
 
     /** A base has a date of its own; a restraint without one has the label of its shell. */
     private static List<Part> parts(Situation situation) {
-        return situation.usualMethod().isOnBase() ? List.of(Part.CARRIER, Part.BASE) : List.of(Part.CARRIER);
+        // Whether there will be a base is known once a method is chosen.
+        boolean onBase = situation.method().filter(Method::isOnBase).isPresent();
+        return onBase ? List.of(Part.CARRIER, Part.BASE) : List.of(Part.CARRIER);
     }
 
     private static Optional<LastDay> earliest(List<LastDay> lastDays) {

@@ -1,5 +1,7 @@
 package app.layette.core.drawing;
 
+import app.layette.core.coming.Coming;
+import app.layette.core.coming.WhatComesNext;
 import app.layette.core.drawing.Shape.Anchor;
 import app.layette.core.drawing.Shape.Rank;
 import app.layette.core.entry.Fact.CrotchSet;
@@ -7,8 +9,6 @@ import app.layette.core.entry.Fact.SlotsSet;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.finding.Argument;
-import app.layette.core.growth.Coming;
-import app.layette.core.growth.WhatComesNext;
 import app.layette.core.harness.ShoulderAndSlots;
 import app.layette.core.measure.Length;
 import app.layette.core.seat.InsertPiece;

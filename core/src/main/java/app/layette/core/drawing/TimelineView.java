@@ -1,14 +1,15 @@
 package app.layette.core.drawing;
 
+import app.layette.core.coming.Coming;
+import app.layette.core.coming.WhatComesNext;
 import app.layette.core.drawing.Shape.Anchor;
 import app.layette.core.drawing.Shape.Rank;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Argument;
-import app.layette.core.growth.Coming;
+import app.layette.core.growth.ChildHeights;
 import app.layette.core.growth.Growth;
 import app.layette.core.growth.Outlook;
-import app.layette.core.growth.WhatComesNext;
 import app.layette.core.measure.Mass;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -121,7 +122,7 @@ public final class TimelineView {
     }
 
     private void curve() {
-        Optional<Growth> growth = WhatComesNext.growth(situation);
+        Optional<Growth> growth = ChildHeights.growth(situation);
         if (growth.isEmpty() || weight.isEmpty()) {
             return;
         }

@@ -19,12 +19,13 @@ import java.util.Set;
  * The sheet versions that a fitting has taken. The first adoption of a sheet is anybody's; going to a newer version, or
  * turning one down, is a lead's.
  */
-record AdoptedSheets(Optional<SeatSheet> seat, Optional<VehicleSheet> car, List<SheetVersion> pending) {
+record AdoptedSheets(Optional<SeatSheet> seat, Optional<VehicleSheet> car, int carSince, List<SheetVersion> pending) {
 
     static AdoptedSheets of(Sheets sheets, String seatSheet, List<Entry> entries) {
         Map<String, Integer> adopted = new HashMap<>();
         Set<SheetVersion> declined = new HashSet<>();
         String carSheet = null;
+        int carSince = 0;
         for (Entry entry : entries) {
             if (!(entry.fact() instanceof SheetAdopted choice)) {
                 continue;
@@ -34,7 +35,11 @@ record AdoptedSheets(Optional<SeatSheet> seat, Optional<VehicleSheet> car, List<
                 declined.add(new SheetVersion(choice.of(), choice.version()));
             } else if (choice.adoption() == Adoption.ADOPTED && (lead || !adopted.containsKey(choice.of()))) {
                 adopted.put(choice.of(), choice.version());
-                carSheet = sheets.isCar(choice.of()) ? choice.of() : carSheet;
+            }
+            // Coming back to a car that was adopted before is anybody's.
+            if (choice.adoption() == Adoption.ADOPTED && sheets.isCar(choice.of())) {
+                carSheet = choice.of();
+                carSince = entry.seq();
             }
         }
         Optional<SeatSheet> seat = chosen(seatSheet, adopted).flatMap(sheets::seat);
@@ -50,7 +55,7 @@ record AdoptedSheets(Optional<SeatSheet> seat, Optional<VehicleSheet> car, List<
                 .map(VehicleSheet::sheet)
                 .filter(each -> isNewer(each, sheet.sheet()) && !declined.contains(each))
                 .forEach(pending::add));
-        return new AdoptedSheets(seat, car, List.copyOf(pending));
+        return new AdoptedSheets(seat, car, carSince, List.copyOf(pending));
     }
 
     private static Optional<SheetVersion> chosen(String id, Map<String, Integer> adopted) {

@@ -2,26 +2,33 @@ package app.layette.core.entry;
 
 /** Kinds of change. Which checks each one re-opens is a table of the rules. */
 public enum Change {
-    /** Tightened, pressed, rocked, anchor touched, recline device changed. */
+    /** Tightened, loosened, pressed, rocked; recline device, roll or slide changed. */
     TIGHTENED,
+    BELT_TOUCHED,
+    ANCHOR_TOUCHED,
+    ARMS_WALKED_IN,
     CARRIER_ON_OFF,
-    /** Insert, cover or roll changed. */
+    /** A piece of the insert put in or taken out. */
     INSERT,
-    /** Slot, loop or crotch opening changed. */
+    /** The cover taken off and put on again. */
+    COVER,
+    /** Slot, loop or crotch opening changed, or a webbing moved. */
     SLOT,
-    /** Harness opened, child out, clothing changed. */
+    /** Harness opened, child out, clothing changed, anything put beside or between. */
     HARNESS_OPENED,
     CLIP_MOVED,
     FRONT_SEAT_MOVED,
     CAR_MOVED,
     HANDLE_MOVED,
-    /** The child's weight or length renewed. */
+    /** A shell that turns was turned. */
+    TURNED,
+    /** The child's weight or length renewed or corrected. */
     MEASURES_RENEWED,
-    PLACE_OR_METHOD,
-    /** The caregiver loosened and tightened. */
-    TAUGHT_TIGHTENING,
-    /** The caregiver took the carrier off and put it on. */
-    TAUGHT_CARRIER,
-    /** The caregiver harnessed the child. */
-    TAUGHT_HARNESS
+    /** The label of another carrier or base was read: another seat is here. */
+    OTHER_SEAT,
+    /** What a label says was corrected: what was looked up by it was looked up by something else. */
+    LABEL_CORRECTED,
+    /** Another car, by its sheet or as seen on the spot. */
+    OTHER_CAR,
+    PLACE_OR_METHOD
 }

@@ -1,5 +1,6 @@
 package app.layette.core.entry;
 
+import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.util.UUID;
@@ -15,8 +16,23 @@ import java.util.UUID;
  * @param how it was known
  * @param corrects the entry whose place it takes; {@code null} when none
  * @param fact what was observed, measured, set, answered, done or signed
+ * @param arrived when the server took it, by the server's own clock; {@code null} where no server did
+ * @param waited whether it waited in an outbox for a connection; {@code null} means no
  */
-public record Entry(UUID id, int seq, int seen, OffsetDateTime at, Author by, How how, UUID corrects, Fact fact) {
+public record Entry(
+        UUID id,
+        int seq,
+        int seen,
+        OffsetDateTime at,
+        Author by,
+        How how,
+        UUID corrects,
+        Fact fact,
+        OffsetDateTime arrived,
+        Boolean waited) {
+    /** How much earlier than its arrival an entry may say it was made, when it did not wait for a connection. */
+    private static final Duration USUAL_DELAY = Duration.ofHours(12);
+
     public Entry {
         if (seen >= seq) {
             throw new IllegalArgumentException("The entry (" + seq + ") cannot have seen (" + seen
@@ -24,13 +40,36 @@ public record Entry(UUID id, int seq, int seen, OffsetDateTime at, Author by, Ho
         }
     }
 
+    /** An entry that no server took: of a document, or thought of. */
+    public Entry(UUID id, int seq, int seen, OffsetDateTime at, Author by, How how, UUID corrects, Fact fact) {
+        this(id, seq, seen, at, by, how, corrects, fact, null, null);
+    }
+
+    /**
+     * Whether its own time can be believed: the clock of a device may be wrong. One that says it was made after it
+     * arrived, or more than twelve hours before without having waited for a connection, counts for no freshness.
+     */
+    public boolean isTimeBelievable() {
+        if (arrived == null) {
+            return true;
+        }
+        boolean early = !Boolean.TRUE.equals(waited) && at.isBefore(arrived.minus(USUAL_DELAY));
+        return !early && !at.isAfter(arrived);
+    }
+
     /** The same moment by the clocks of a zone. */
     Entry at(ZoneId zone) {
-        return new Entry(id, seq, seen, at.atZoneSameInstant(zone).toOffsetDateTime(), by, how, corrects, fact);
+        return new Entry(
+                id, seq, seen, at.atZoneSameInstant(zone).toOffsetDateTime(), by, how, corrects, fact, arrived, waited);
     }
 
     /** The same entry saying something else; only for asking what if. */
     Entry with(Fact other) {
-        return new Entry(id, seq, seen, at, by, how, corrects, other);
+        return new Entry(id, seq, seen, at, by, how, corrects, other, arrived, waited);
+    }
+
+    /** The place of an entry that this one corrects, saying what this one says. */
+    Entry inPlaceOf(Entry corrected) {
+        return new Entry(corrected.id, corrected.seq, corrected.seen, at, by, how, null, fact, arrived, waited);
     }
 }

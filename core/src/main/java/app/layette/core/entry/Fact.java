@@ -9,6 +9,7 @@ import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator;
+import app.layette.core.vehicle.Belt;
 import app.layette.core.vehicle.Belt.LatchPlate;
 import app.layette.core.vehicle.Belt.Retractor;
 import app.layette.core.vehicle.PositionId;
@@ -17,6 +18,7 @@ import app.layette.core.vehicle.SeatingPosition.Facing;
 import app.layette.core.vehicle.SeatingPosition.Floor;
 import app.layette.core.vehicle.SeatingPosition.OwnAnchors;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.UUID;
 
 /**
@@ -42,7 +44,17 @@ public sealed interface Fact {
     /** What a label says. {@code made} and {@code doNotUseAfter} may be {@code null} when not readable or not there. */
     record LabelRead(String of, Part part, String model, PartialDate made, PartialDate doNotUseAfter) implements Fact {}
 
-    record Answered(String of, Question question, String answer) implements Fact {}
+    /**
+     * An answer by eye.
+     *
+     * @param place the seating position it is about, where there are two; {@code null} for the chosen one
+     */
+    record Answered(String of, Question question, String answer, PositionId place) implements Fact {
+        /** An answer about the chosen place, or about none. */
+        public Answered(String of, Question question, String answer) {
+            this(of, question, answer, null);
+        }
+    }
 
     /** What a manual page says on a permission. Counts only with its page. */
     record PermissionRead(String of, PermissionKey permission, Speaker speaker, PageSays says) implements Fact {}
@@ -123,13 +135,23 @@ public sealed interface Fact {
     /** An order of the baby's clinicians. {@code role}, {@code on} and {@code reviewOn} are empty for NONE. */
     record Ordered(String of, OrderKind order, String role, LocalDate on, LocalDate reviewOn) implements Fact {}
 
-    /** The hospital's seat tolerance screening in this restraint. */
-    record Screened(String of, ScreeningResult result, String who, LocalDate on) implements Fact {}
+    /**
+     * The hospital's seat tolerance screening.
+     *
+     * @param restraint model number of the restraint it was done in; a screening that names none is of no restraint
+     */
+    record Screened(String of, ScreeningResult result, String who, LocalDate on, String restraint) implements Fact {}
 
     /** A sheet version taken or turned down for this fitting. {@code of} is the sheet's id. */
     record SheetAdopted(String of, int version, Adoption adoption, String reason) implements Fact {}
 
-    /** A car without a sheet: one place, as seen; {@code null} where the technician is unsure. */
+    /**
+     * A car without a sheet: one place, as seen; {@code null} where the technician is unsure. Another place of the same
+     * name belongs to the same car; another name, or a contradiction, is another car.
+     *
+     * @param belt whether there is a bag in the belt
+     * @param beltKind which parts the belt has
+     */
     record QuickCarSeen(
             String of,
             String name,
@@ -140,7 +162,8 @@ public sealed interface Fact {
             Floor floor,
             Retractor retractor,
             LatchPlate latchPlate,
-            BeltSort belt)
+            BeltSort belt,
+            Belt.Kind beltKind)
             implements Fact {}
 
     /**
@@ -195,7 +218,35 @@ public sealed interface Fact {
     /** A technician looked at a trainee's checks and signs for them. */
     record Countersigned(String of) implements Fact {}
 
-    record Ended(String of, Ending ending, String said, String offered, String told) implements Fact {}
+    /**
+     * How the fitting ended.
+     *
+     * @param decision what the gate said when a hand-over was signed; {@code null} where no server kept it
+     */
+    record Ended(String of, Ending ending, String said, String offered, String told, Decision decision)
+            implements Fact {
+        /** An ending without a kept decision. */
+        public Ended(String of, Ending ending, String said, String offered, String told) {
+            this(of, ending, said, offered, told, null);
+        }
+
+        /** The same ending with the decision that it rests on. */
+        public Ended decidedBy(Decision by) {
+            return new Ended(of, ending, said, offered, told, by);
+        }
+    }
+
+    /**
+     * What a hand-over rests on, kept with the signature: later rules may think otherwise and undo nothing.
+     *
+     * @param edition of the rules that decided
+     * @param passed names of the required conclusions, all passed and fresh
+     */
+    record Decision(String edition, List<String> passed) {
+        public Decision {
+            passed = passed == null ? List.of() : List.copyOf(passed);
+        }
+    }
 
     /** Lengths that can be measured. */
     enum Dimension {
@@ -211,7 +262,17 @@ public sealed interface Fact {
         /** Combined-mass limit of the lower anchors; a mass. */
         ANCHOR_LIMIT,
         /** Gap asked to the front seat; a length. */
-        GAP
+        GAP,
+        /** Room asked above the head; a length. */
+        HEAD_ROOM,
+        /** Lightest child; a mass. */
+        WEIGHT_MIN,
+        /** Heaviest child; a mass. */
+        WEIGHT_MAX,
+        /** Longest child; a length. */
+        LENGTH_MAX,
+        /** The widest spacing at which the middle may borrow inner anchors; a length. */
+        BORROWED_SPACING
     }
 
     /** Whether a seated height was measured on the insert as it will be, or on the bare shell (HAR-3). */

@@ -10,6 +10,7 @@ import app.layette.core.seat.Recline;
 import app.layette.core.seat.SeatSheet;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -30,27 +31,44 @@ public final class FactCheck {
     private static final int LONGEST_NOTE = 2000;
     private static final int LONGEST_INITIALS = 6;
 
-    private final Situation situation;
+    private final LocalDate today;
     private final List<FieldProblem> problems = new ArrayList<>();
 
-    private FactCheck(Situation situation) {
-        this.situation = situation;
+    private FactCheck(LocalDate today) {
+        this.today = today;
     }
 
     /** What is wrong with a fact in this situation; empty when nothing is. */
     public static List<FieldProblem> problems(Fact fact, Situation situation) {
-        FactCheck check = new FactCheck(situation);
+        FactCheck check = new FactCheck(situation.today());
         check.child(fact);
         check.measures(fact);
-        check.settings(fact);
+        check.settings(fact, situation);
         check.quickSeat(fact);
         check.answers(fact);
         return List.copyOf(check.problems);
     }
 
+    /**
+     * What no fitting could ever have: a length below zero, a child born later than the day it is planned for, a roll
+     * without its sizes. Asks no sheet, so that it can be asked of a document before anything is planned.
+     */
+    public static List<FieldProblem> impossible(Fact fact, LocalDate today) {
+        FactCheck check = new FactCheck(today);
+        check.unborn(fact);
+        check.measures(fact);
+        check.quickSeat(fact);
+        return List.copyOf(check.problems);
+    }
+
+    private void unborn(Fact fact) {
+        if (fact instanceof Fact.ChildDescribed child && child.born().isAfter(today)) {
+            problems.add(FieldProblem.outside("born", child.born(), today.minusYears(OLDEST_CHILD_YEARS), today));
+        }
+    }
+
     private void child(Fact fact) {
         if (fact instanceof Fact.ChildDescribed child) {
-            LocalDate today = situation.today();
             date("born", child.born(), today.minusYears(OLDEST_CHILD_YEARS), today);
             if (child.gestationDays() != null) {
                 number("gestationDays", child.gestationDays(), LEAST_GESTATION_DAYS, MOST_GESTATION_DAYS);
@@ -61,7 +79,7 @@ public final class FactCheck {
             mass("mass", weighed.mass(), MassRange.CHILD);
         }
         if (fact instanceof Fact.LabelRead label && label.made() != null) {
-            date("made", label.made().firstDay(), LocalDate.of(1990, 1, 1), situation.today());
+            date("made", label.made().firstDay(), LocalDate.of(1990, 1, 1), today);
         }
     }
 
@@ -136,7 +154,7 @@ public final class FactCheck {
         };
     }
 
-    private void settings(Fact fact) {
+    private void settings(Fact fact, Situation situation) {
         int counted = situation.slotCount();
         int slots = counted == 0 ? MOST_SLOTS : counted;
         if (fact instanceof Fact.ShoulderSeen seen) {
@@ -152,10 +170,13 @@ public final class FactCheck {
             webbing(moved, slots);
         }
         if (fact instanceof Fact.DeviceSet set) {
-            among("step", set.step(), deviceSteps());
+            among("step", set.step(), deviceSteps(situation));
         }
         if (fact instanceof Fact.InsertSet set) {
-            among("piece", set.piece(), insertPieces());
+            among("piece", set.piece(), insertPieces(situation));
+        }
+        if (fact instanceof Fact.Placed placed) {
+            method(placed, situation);
         }
     }
 
@@ -217,7 +238,7 @@ public final class FactCheck {
         }
     }
 
-    private List<String> deviceSteps() {
+    private static List<String> deviceSteps(Situation situation) {
         return situation
                 .seat()
                 .map(SeatSheet::recline)
@@ -229,7 +250,20 @@ public final class FactCheck {
                 .toList();
     }
 
-    private List<String> insertPieces() {
+    /** Nothing is accepted that this kind of restraint cannot be. */
+    private void method(Fact.Placed placed, Situation situation) {
+        situation
+                .seat()
+                .filter(seat -> seat.kind() != placed.method().kind())
+                .ifPresent(seat -> problems.add(FieldProblem.notAmong(
+                        "method",
+                        placed.method(),
+                        Arrays.stream(Method.values())
+                                .filter(method -> method.kind() == seat.kind())
+                                .toList())));
+    }
+
+    private static List<String> insertPieces(Situation situation) {
         return situation.seat().flatMap(seat -> seat.insert().value()).orElse(List.of()).stream()
                 .map(piece -> piece.key())
                 .toList();
@@ -262,18 +296,31 @@ public final class FactCheck {
                 && isBlank(choice.reason())) {
             problems.add(new FieldProblem("reason", "", "NEEDED", "", ""));
         }
-        if (fact instanceof Fact.Ordered ordered && ordered.order() != Fact.OrderKind.NONE && isBlank(ordered.role())) {
-            problems.add(new FieldProblem("role", "", "NEEDED", "", ""));
+        if (fact instanceof Fact.Ordered ordered && ordered.order() != Fact.OrderKind.NONE) {
+            needed("role", isBlank(ordered.role()) ? null : ordered.role());
+            needed("on", ordered.on());
+            needed("reviewOn", ordered.reviewOn());
+            if (ordered.on() != null) {
+                date("on", ordered.on(), today.minusYears(OLDEST_CHILD_YEARS), today);
+            }
         }
-        if (fact instanceof Fact.Screened screened
-                && screened.result() == Fact.ScreeningResult.NOT_OFFERED_CLINICIAN_INFORMED
-                && isBlank(screened.who())) {
-            problems.add(new FieldProblem("who", "", "NEEDED", "", ""));
+        if (fact instanceof Fact.Screened screened) {
+            screened(screened);
         }
         if (fact instanceof Fact.Ended ended
                 && ended.ending() == Fact.Ending.LEFT_WITH_OPEN_FINDINGS
                 && isBlank(ended.said())) {
             problems.add(new FieldProblem("said", "", "NEEDED", "", ""));
+        }
+    }
+
+    private void screened(Fact.Screened screened) {
+        if (screened.result() == Fact.ScreeningResult.PASSED) {
+            needed("restraint", isBlank(screened.restraint()) ? null : screened.restraint());
+        }
+        if (screened.result() == Fact.ScreeningResult.NOT_OFFERED_CLINICIAN_INFORMED) {
+            needed("who", isBlank(screened.who()) ? null : screened.who());
+            needed("on", screened.on());
         }
     }
 

@@ -16,8 +16,30 @@ final class Facts {
         return entries;
     }
 
-    /** The newest fact of a kind that was not estimated and fits. */
-    <F extends Fact> Optional<Stamped<F>> newest(Class<F> kind, Predicate<F> fits) {
+    /**
+     * The newest of the best known facts of a kind that fits: a lower rank of knowing never undoes a higher one. An
+     * estimate is no fact.
+     */
+    <F extends Fact> Optional<Stamped<F>> best(Class<F> kind, Predicate<F> fits) {
+        Entry best = null;
+        for (int i = entries.size() - 1; i >= 0; i--) {
+            Entry entry = entries.get(i);
+            boolean better = kind.isInstance(entry.fact())
+                    && !entry.how().isEstimate()
+                    && (best == null
+                            || entry.how().kind().rank() < best.how().kind().rank());
+            if (better && fits.test(kind.cast(entry.fact()))) {
+                best = entry;
+                if (best.how().kind().rank() == 0) {
+                    break;
+                }
+            }
+        }
+        return Optional.ofNullable(best).map(entry -> stamp(entry, kind));
+    }
+
+    /** The newest fact of a kind, however it is known, estimates left out: what somebody last said. */
+    <F extends Fact> Optional<Stamped<F>> last(Class<F> kind, Predicate<F> fits) {
         for (int i = entries.size() - 1; i >= 0; i--) {
             Entry entry = entries.get(i);
             if (kind.isInstance(entry.fact()) && !entry.how().isEstimate() && fits.test(kind.cast(entry.fact()))) {
@@ -25,18 +47,6 @@ final class Facts {
             }
         }
         return Optional.empty();
-    }
-
-    /** The newest of the best known facts of a kind that was not estimated and fits. */
-    <F extends Fact> Optional<Stamped<F>> best(Class<F> kind, Predicate<F> fits) {
-        Stamped<F> best = null;
-        for (Entry entry : entries) {
-            if (kind.isInstance(entry.fact()) && !entry.how().isEstimate() && fits.test(kind.cast(entry.fact()))) {
-                Stamped<F> here = stamp(entry, kind);
-                best = best == null ? here : best.orBetter(here);
-            }
-        }
-        return Optional.ofNullable(best);
     }
 
     /** Every fact of a kind in its order, estimates and simulated ones too. */
@@ -71,6 +81,13 @@ final class Facts {
     }
 
     private static <F extends Fact> Stamped<F> stamp(Entry entry, Class<F> kind) {
-        return new Stamped<>(kind.cast(entry.fact()), entry.seq(), entry.seen(), entry.at(), entry.by(), entry.how());
+        return new Stamped<>(
+                kind.cast(entry.fact()),
+                entry.seq(),
+                entry.seen(),
+                entry.at(),
+                entry.by(),
+                entry.how(),
+                entry.isTimeBelievable());
     }
 }

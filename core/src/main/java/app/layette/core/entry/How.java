@@ -1,5 +1,9 @@
 package app.layette.core.entry;
 
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.util.Optional;
+
 /**
  * How something is known.
  *
@@ -45,6 +49,28 @@ public record How(Kind kind, String place) {
 
     public static How manual(String page) {
         return new How(Kind.MANUAL, page);
+    }
+
+    /** Whether it was seen, felt or measured here, which a check by eye or hand needs. */
+    public boolean isSeenHere() {
+        return kind == Kind.MEASURED;
+    }
+
+    /** Whether somebody only said so, here or at an earlier fitting. */
+    public boolean isOnlyTold() {
+        return kind.rank() == Kind.TOLD.rank();
+    }
+
+    /** The day of the first measure, for what was carried over; empty when it names none. */
+    public Optional<LocalDate> carriedDay() {
+        if (kind != Kind.CARRIED_FROM) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(LocalDate.parse(place));
+        } catch (DateTimeException e) {
+            return Optional.empty();
+        }
     }
 
     public boolean isEstimate() {

@@ -32,7 +32,26 @@ record ManualPages(Optional<SeatSheet> seat, Optional<VehicleSheet> car, Facts f
 
     /** The answer of one speaker alone. */
     Permission permission(PermissionKey key, Speaker speaker) {
-        Permission bySheet = judge(key, speaker, sheet(speaker, each -> each.says(key), each -> each.says(key)));
+        return filled(
+                key, speaker, judge(key, speaker, sheet(speaker, each -> each.says(key), each -> each.says(key))));
+    }
+
+    /**
+     * The answer of a permission that a sheet gives place by place: what it says of the place, tightened by what it says
+     * on the whole, and by the pages read here, which may also fill it.
+     *
+     * @param ofPlace what the sheet's own field says of the place
+     */
+    Permission permission(PermissionKey key, Speaker speaker, Permission ofPlace) {
+        Permission onTheWhole = judge(key, speaker, sheet(speaker, each -> each.says(key), each -> each.says(key)));
+        boolean says =
+                sheet(speaker, each -> each.says(key), each -> each.says(key)).isLooked();
+        Permission bySheet = !says ? ofPlace : ofPlace == Permission.NOT_KNOWN ? onTheWhole : ofPlace.and(onTheWhole);
+        return filled(key, speaker, bySheet);
+    }
+
+    /** The sheet's answer, which the pages read for this fitting fill where it is not known, or tighten. */
+    private Permission filled(PermissionKey key, Speaker speaker, Permission bySheet) {
         List<Stamped<Fact.PermissionRead>> read = facts.pages(Fact.PermissionRead.class).stream()
                 .filter(page -> page.value().permission() == key && page.value().speaker() == speaker)
                 .toList();
@@ -49,7 +68,7 @@ record ManualPages(Optional<SeatSheet> seat, Optional<VehicleSheet> car, Facts f
         return PermissionTable.shipped().decideFor(speaker, key, evidence, rollsOfProfile);
     }
 
-    private <V> Evidence<V> sheet(
+    <V> Evidence<V> sheet(
             Speaker speaker, Function<SeatSheet, Evidence<V>> ofSeat, Function<VehicleSheet, Evidence<V>> ofCar) {
         return speaker == Speaker.SEAT
                 ? seat.map(ofSeat).orElse(Evidence.notLooked())
@@ -74,25 +93,41 @@ record ManualPages(Optional<SeatSheet> seat, Optional<VehicleSheet> car, Facts f
         return new Source("manual", read.how().place(), read.on());
     }
 
-    /** A quantity that a manual prints: the sheet's, or a page read for this fitting where nobody had looked. */
-    <Q> Evidence<Q> quantity(
-            Fact.Quantity quantity,
-            Speaker speaker,
-            Function<SeatSheet, Evidence<Q>> ofSeat,
-            Function<VehicleSheet, Evidence<Q>> ofCar,
-            Function<Fact.QuantityRead, Q> value) {
-        return sheet(speaker, ofSeat, ofCar).orElse(page(quantity, speaker, value));
+    /** Which of two values binds more. */
+    enum Stricter {
+        LARGER,
+        SMALLER
     }
 
-    private <Q> Evidence<Q> page(Fact.Quantity quantity, Speaker speaker, Function<Fact.QuantityRead, Q> value) {
-        return facts.pages(Fact.QuantityRead.class).stream()
-                .filter(page ->
-                        page.value().quantity() == quantity && page.value().speaker() == speaker)
-                .reduce((first, second) -> second)
-                .map(read -> {
-                    Q stated = value.apply(read.value());
-                    return stated == null ? Evidence.<Q>silent(source(read)) : Evidence.stated(stated, source(read));
-                })
-                .orElse(Evidence.notLooked());
+    /**
+     * A quantity that a manual prints: the sheet's and every page read for this fitting, the strictest of them. A page may
+     * fill what nobody had looked up, or tighten it, and never loosens.
+     */
+    <Q extends Comparable<Q>> Evidence<Q> quantity(
+            Fact.Quantity quantity,
+            Speaker speaker,
+            Evidence<Q> ofSheet,
+            Function<Fact.QuantityRead, Q> value,
+            Stricter stricter) {
+        Evidence<Q> strictest = ofSheet;
+        for (Stamped<Fact.QuantityRead> page : facts.pages(Fact.QuantityRead.class)) {
+            boolean here = page.value().quantity() == quantity && page.value().speaker() == speaker;
+            if (here) {
+                Q read = value.apply(page.value());
+                Evidence<Q> evidence =
+                        read == null ? Evidence.silent(source(page)) : Evidence.stated(read, source(page));
+                strictest = stricterOf(strictest, evidence, stricter);
+            }
+        }
+        return strictest;
+    }
+
+    private static <Q extends Comparable<Q>> Evidence<Q> stricterOf(
+            Evidence<Q> before, Evidence<Q> page, Stricter stricter) {
+        if (before.value().isEmpty() || page.value().isEmpty()) {
+            return before.value().isPresent() ? before : page.value().isPresent() || !before.isLooked() ? page : before;
+        }
+        int larger = page.value().get().compareTo(before.value().get());
+        return (stricter == Stricter.LARGER ? larger > 0 : larger < 0) ? page : before;
     }
 }

@@ -5,53 +5,97 @@ import app.layette.core.evidence.SheetStatus;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.evidence.Source;
 import app.layette.core.vehicle.Belt;
+import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.VehicleSheet;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
 
-/** A car without a sheet, made from what was seen at it. What the technician was unsure of stays not looked at. */
+/**
+ * A car without a sheet, made from what was seen at it, place by place. What the technician was unsure of stays not
+ * looked at; so does everything that was only told.
+ */
 final class QuickCar {
     private QuickCar() {}
 
-    static VehicleSheet sheet(Stamped<Fact.QuickCarSeen> seen) {
-        Fact.QuickCarSeen car = seen.value();
-        Source source = Source.seen(seen.on());
-        SeatingPosition position = new SeatingPosition(
-                car.position(),
-                asSeen(car.facing(), source),
-                asSeen(car.airbag(), source),
-                asSeen(car.anchors(), source),
-                Belt.seen(
-                        Evidence.notLooked(),
-                        asSeen(car.retractor(), source),
-                        asSeen(car.latchPlate(), source),
-                        asSeen(car.belt() == null ? null : car.belt() == Fact.BeltSort.INFLATABLE, source)),
-                null,
-                null,
-                asSeen(car.floor(), source),
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null);
-        return new VehicleSheet(
+    /** The car that was looked at last; empty when none was. */
+    static Optional<VehicleSheet> sheet(List<Stamped<Fact.QuickCarSeen>> seen) {
+        if (seen.isEmpty()) {
+            return Optional.empty();
+        }
+        String name = seen.get(seen.size() - 1).value().name();
+        Map<PositionId, List<Stamped<Fact.QuickCarSeen>>> places = new LinkedHashMap<>();
+        for (Stamped<Fact.QuickCarSeen> look : seen) {
+            if (!look.value().name().equals(name)) {
+                // Another car stood here before.
+                places.clear();
+                continue;
+            }
+            places.computeIfAbsent(look.value().position(), key -> new ArrayList<>())
+                    .add(look);
+        }
+        List<SeatingPosition> positions =
+                places.values().stream().map(QuickCar::position).toList();
+        return Optional.of(new VehicleSheet(
                 new SheetVersion("quick-car", 1),
                 SheetStatus.CONFIRMED,
                 "",
-                car.name(),
+                name,
                 null,
                 null,
                 null,
-                List.of(position),
+                positions,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null));
+    }
+
+    private static SeatingPosition position(List<Stamped<Fact.QuickCarSeen>> looks) {
+        Evidence<Belt.Kind> kind = latest(looks, Fact.QuickCarSeen::beltKind);
+        return new SeatingPosition(
+                looks.get(0).value().position(),
+                latest(looks, Fact.QuickCarSeen::facing),
+                latest(looks, Fact.QuickCarSeen::airbag),
+                latest(looks, Fact.QuickCarSeen::anchors),
+                Belt.seen(
+                        kind,
+                        latest(looks, Fact.QuickCarSeen::retractor),
+                        latest(looks, Fact.QuickCarSeen::latchPlate),
+                        latest(looks, each -> each.belt() == null ? null : each.belt() == Fact.BeltSort.INFLATABLE)),
+                null,
+                null,
+                latest(looks, Fact.QuickCarSeen::floor),
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
                 null,
                 null,
                 null,
                 null);
     }
 
-    private static <T> Evidence<T> asSeen(T value, Source source) {
-        return value == null ? Evidence.notLooked() : Evidence.stated(value, source);
+    /** The last look that was sure; one that was unsure takes nothing back. */
+    private static <T> Evidence<T> latest(
+            List<Stamped<Fact.QuickCarSeen>> looks, Function<Fact.QuickCarSeen, T> field) {
+        Evidence<T> latest = Evidence.notLooked();
+        for (Stamped<Fact.QuickCarSeen> look : looks) {
+            T value = field.apply(look.value());
+            boolean counts = look.how().isSeenHere() || look.how().isReadInDocument();
+            if (value != null && counts) {
+                latest = Evidence.stated(value, Source.seen(look.on()));
+            }
+        }
+        return latest;
     }
 }

@@ -38,7 +38,7 @@ final class Replay {
             } else {
                 int index = indexOfCorrected(entry, indexOf, places);
                 boolean withdrawn = entry.fact() instanceof Fact.Withdrawn;
-                places.set(index, withdrawn ? null : inPlaceOf(places.get(index), entry));
+                places.set(index, withdrawn ? null : entry.inPlaceOf(places.get(index)));
                 indexOf.put(entry.id(), index);
             }
         }
@@ -66,17 +66,5 @@ final class Replay {
                     + wanted.getSimpleName());
         }
         return index;
-    }
-
-    private static Entry inPlaceOf(Entry corrected, Entry correction) {
-        return new Entry(
-                corrected.id(),
-                corrected.seq(),
-                corrected.seen(),
-                correction.at(),
-                correction.by(),
-                correction.how(),
-                null,
-                correction.fact());
     }
 }

@@ -14,6 +14,7 @@ import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.practice.Practice;
 import app.layette.core.seat.InsertPiece;
+import app.layette.core.seat.LengthLimit;
 import app.layette.core.seat.SeatKind;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.vehicle.PositionId;
@@ -21,12 +22,14 @@ import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.VehicleSheet;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -49,17 +52,24 @@ public final class Situation {
     private final Optional<VehicleSheet> carInstead;
     private final Optional<SeatSheet> seatInstead;
     private final ManualPages manuals;
+    private final boolean alone;
 
     private Situation(Practice practice, Sheets sheets, FittingRecord record, Unit unit, LocalDate today) {
         this.practice = practice;
         this.today = today;
         this.unit = unit;
         this.all = record.entries();
+        Set<String> known = Stream.concat(
+                        sheets.seats().stream().map(each -> each.sheet().id()),
+                        sheets.cars().stream().map(each -> each.sheet().id()))
+                .collect(Collectors.toSet());
         // Told once in the fitting point's zone: asking for a day comes back thousands of times in a plan.
         this.facts = new Facts(Replay.effective(record.entries()).stream()
+                .filter(entry -> isAbout(entry.fact(), unit, known))
                 .map(entry -> entry.at(practice.zone()))
                 .toList());
-        this.changes = Changes.in(facts.entries());
+        this.alone = record.riders().size() == 1 && record.units().size() == 1;
+        this.changes = Changes.in(facts.entries(), ofThisUnit(record.entries(), unit, known), unit.sheet());
         this.sheets = AdoptedSheets.of(sheets, unit.sheet(), facts.entries());
         this.carInstead = Optional.empty();
         this.seatInstead = Optional.empty();
@@ -73,11 +83,35 @@ public final class Situation {
         this.unit = other.unit;
         this.all = other.all;
         this.facts = new Facts(entries);
-        this.changes = Changes.in(entries);
+        this.alone = other.alone;
+        this.changes = Changes.in(entries, List.of(), unit.sheet());
         this.sheets = other.sheets;
         this.carInstead = carInstead;
         this.seatInstead = seatInstead;
         this.manuals = manuals();
+    }
+
+    /** What another rider or unit is told, weighed or answered says nothing of this one. */
+    private static boolean isAbout(Fact fact, Unit unit, Set<String> sheets) {
+        boolean ofTheFitting = fact instanceof Fact.Ended
+                || fact instanceof Fact.Noted
+                || fact instanceof Fact.Countersigned
+                || fact instanceof Fact.CaregiverSigned
+                || fact instanceof Fact.PhotoTaken
+                || fact instanceof Fact.BoxChosen
+                || fact instanceof Fact.SheetAdopted
+                || fact instanceof Fact.QuickCarSeen;
+        return ofTheFitting
+                || fact.of().equals(unit.id())
+                || fact.of().equals(unit.rider())
+                || sheets.contains(fact.of());
+    }
+
+    private static List<Entry> ofThisUnit(List<Entry> entries, Unit unit, Set<String> sheets) {
+        return entries.stream()
+                .filter(entry -> entry.fact() instanceof Fact.Withdrawn || isAbout(entry.fact(), unit, sheets))
+                .sorted(Comparator.comparingInt(Entry::seq))
+                .toList();
     }
 
     private ManualPages manuals() {
@@ -132,8 +166,9 @@ public final class Situation {
         if (carInstead.isPresent()) {
             return carInstead;
         }
-        Optional<VehicleSheet> quick = newest(Fact.QuickCarSeen.class).map(QuickCar::sheet);
-        return quick.or(() -> sheets.car().map(VehicleSheet::asReliedOn));
+        List<Stamped<Fact.QuickCarSeen>> seen = history(Fact.QuickCarSeen.class);
+        boolean quickIsLater = !seen.isEmpty() && seen.get(seen.size() - 1).seq() > sheets.carSince();
+        return quickIsLater ? QuickCar.sheet(seen) : sheets.car().map(VehicleSheet::asReliedOn);
     }
 
     /** A newer version of a sheet in use that no lead has adopted or declined. */
@@ -146,34 +181,84 @@ public final class Situation {
                 .map(stamped -> stamped.with(toChild(stamped.value())));
     }
 
+    /** Days since birth; empty while nobody said when the child was born. */
+    public OptionalLong ageDays() {
+        return child().map(child -> OptionalLong.of(child.value().ageDays(today)))
+                .orElse(OptionalLong.empty());
+    }
+
     public Optional<Stamped<Mass>> weight() {
         return facts.best(Fact.Weighed.class, fact -> fact.of().equals(unit.rider()))
                 .map(stamped -> stamped.with(stamped.value().mass()));
     }
 
-    /** Length of the child, or another length of the set-up, by tape. */
+    /**
+     * Length of the child, or another length of the set-up, by tape. A length of the child may be told; a seated height
+     * was taken here or at an earlier fitting; what is measured at the set-up is measured here.
+     */
     public Optional<Stamped<Fact.LengthMeasured>> measured(Dimension what) {
-        return facts.best(Fact.LengthMeasured.class, fact -> fact.what() == what);
+        return facts.best(Fact.LengthMeasured.class, fact -> fact.what() == what)
+                .filter(length -> switch (what) {
+                    case BODY -> true;
+                    case SHOULDER, CROWN ->
+                        length.how().isSeenHere() || length.how().kind() == How.Kind.CARRIED_FROM;
+                    case MOVEMENT, GAP -> length.how().isSeenHere();
+                });
     }
 
+    /**
+     * A weight or length that was told or carried over later than the measured one in force: then that measure is asked
+     * for again.
+     */
+    public <F extends Fact> boolean isToldLater(Stamped<?> inForce, Class<F> kind, Predicate<F> fits) {
+        return facts.last(kind, fits)
+                .filter(last -> last.seq() > inForce.seq() && last.how().isOnlyTold())
+                .filter(last -> inForce.how().isSeenHere() && !last.on().isBefore(inForce.on()))
+                .isPresent();
+    }
+
+    /** A label that somebody read here; one that was only told of was not read. */
     public Optional<Stamped<Fact.LabelRead>> label(Part part) {
-        return facts.best(Fact.LabelRead.class, fact -> fact.part() == part);
+        return facts.best(Fact.LabelRead.class, fact -> fact.part() == part)
+                .filter(read -> read.how().isSeenHere() || read.how().isReadInDocument());
     }
 
-    /** The newest answer to a question; an estimate is no answer. */
+    /** The newest of the best known answers to a question about the chosen place; an estimate is no answer. */
     public Optional<Stamped<String>> answer(Question question) {
-        return newest(Fact.Answered.class, fact -> fact.question() == question)
+        PositionId here = placed().map(placed -> placed.value().position()).orElse(null);
+        return answer(
+                question,
+                fact -> fact.place() == null || here == null || fact.place().equals(here));
+    }
+
+    /** The same about one seating position by name. */
+    public Optional<Stamped<String>> answerAt(Question question, PositionId place) {
+        return answer(question, fact -> place.equals(fact.place()));
+    }
+
+    private Optional<Stamped<String>> answer(Question question, Predicate<Fact.Answered> about) {
+        return newest(Fact.Answered.class, fact -> fact.question() == question && about.test(fact))
                 .map(stamped -> stamped.with(stamped.value().answer()));
     }
 
-    /** The newest fact of a kind that was not estimated. */
+    /** The newest of the best known facts of a kind that was not estimated. */
     public <F extends Fact> Optional<Stamped<F>> newest(Class<F> kind) {
         return newest(kind, fact -> true);
     }
 
-    /** The newest fact of a kind that was not estimated and fits. */
+    /** The newest of the best known facts of a kind that was not estimated and fits. */
     public <F extends Fact> Optional<Stamped<F>> newest(Class<F> kind, Predicate<F> fits) {
-        return facts.newest(kind, fits);
+        return facts.best(kind, fits);
+    }
+
+    /** The same, but only where it was seen, felt or measured here: what a check by eye or hand rests on. */
+    public <F extends Fact> Optional<Stamped<F>> seen(Class<F> kind, Predicate<F> fits) {
+        return facts.best(kind, fits).filter(each -> each.how().isSeenHere());
+    }
+
+    /** The newest fact of a kind that was seen, felt or measured here. */
+    public <F extends Fact> Optional<Stamped<F>> seen(Class<F> kind) {
+        return seen(kind, fact -> true);
     }
 
     /** Every fact of a kind in its order, estimates and simulated ones too: for advice, never for a check. */
@@ -182,7 +267,7 @@ public final class Situation {
     }
 
     public Optional<Stamped<Fact.LevelRead>> level(Stage stage) {
-        return newest(Fact.LevelRead.class, fact -> fact.stage() == stage);
+        return seen(Fact.LevelRead.class, fact -> fact.stage() == stage);
     }
 
     public Optional<Stamped<Fact.Placed>> placed() {
@@ -206,6 +291,28 @@ public final class Situation {
             before = here;
         }
         return since;
+    }
+
+    /** The same fitting as its author saw it: of the entries up to a place. */
+    public Optional<Stamped<Mass>> weightAsSeen(int seen) {
+        List<Entry> then = ofThisUnit(all, unit, Set.of()).stream()
+                .filter(entry -> entry.seq() <= seen && isWeighing(entry))
+                .toList();
+        return new Facts(Replay.effective(then))
+                .best(Fact.Weighed.class, fact -> true)
+                .map(stamped -> stamped.with(stamped.value().mass()));
+    }
+
+    private boolean isWeighing(Entry entry) {
+        boolean withdrawsOne = entry.fact() instanceof Fact.Withdrawn
+                && all.stream()
+                        .anyMatch(each -> each.id().equals(entry.corrects()) && each.fact() instanceof Fact.Weighed);
+        return entry.fact() instanceof Fact.Weighed || withdrawsOne;
+    }
+
+    /** Whether the fitting has one rider and one unit: more than these are not judged together yet. */
+    public boolean isOfOneRiderAndUnit() {
+        return alone;
     }
 
     /** Whether this is teaching at the bedside, without a car. */
@@ -240,7 +347,7 @@ public final class Situation {
                 .collect(Collectors.toCollection(ArrayList::new));
         // As if set before anything was looked at, so that it spoils no look.
         for (Fact.InsertSet piece : insert) {
-            kept.add(0, asIf(0, piece));
+            kept.add(0, asIf(0, How.MEASURED, piece));
         }
         return new Situation(this, List.copyOf(kept), carInstead, Optional.of(other.asReliedOn()));
     }
@@ -274,16 +381,9 @@ public final class Situation {
                 : Optional.empty();
     }
 
-    private Entry asIf(int seq, Fact fact) {
+    private Entry asIf(int seq, How how, Fact fact) {
         return new Entry(
-                AS_IF,
-                seq,
-                seq - 1,
-                today.atStartOfDay(practice.zone()).toOffsetDateTime(),
-                NOBODY,
-                How.MEASURED,
-                null,
-                fact);
+                AS_IF, seq, seq - 1, today.atStartOfDay(practice.zone()).toOffsetDateTime(), NOBODY, how, null, fact);
     }
 
     /**
@@ -293,9 +393,22 @@ public final class Situation {
         return asIf(new Fact.Placed(unit.id(), place, byMethod));
     }
 
+    /** The same fitting as if this had just been read on a page of a manual. It is never stored. */
+    public Situation asIfRead(String page, Fact fact) {
+        return asIf(asIf(lastPlace() + 1, How.manual(page), fact));
+    }
+
     /** The same fitting as if this had just been seen or set, to ask the rules about it. It is never stored. */
     public Situation asIf(Fact fact) {
-        Entry thought = asIf(lastSeq() + 1, fact);
+        return asIf(asIf(lastPlace() + 1, How.MEASURED, fact));
+    }
+
+    private int lastPlace() {
+        int thought = facts.entries().stream().mapToInt(Entry::seq).max().orElse(0);
+        return Math.max(lastSeq(), thought);
+    }
+
+    private Situation asIf(Entry thought) {
         return new Situation(
                 this,
                 Stream.concat(facts.entries().stream(), Stream.of(thought)).toList(),
@@ -320,20 +433,19 @@ public final class Situation {
 
     /** What the sheet says about a piece for this child now; empty without a weight, or where no band covers it. */
     public Optional<InsertPiece.Use> useOf(InsertPiece piece) {
-        OptionalLong age = child().map(child -> OptionalLong.of(child.value().ageDays(today)))
-                .orElse(OptionalLong.empty());
-        return weight().flatMap(weight -> piece.useAt(weight.value(), age));
+        return weight().flatMap(weight -> piece.useAt(weight.value(), ageDays()));
     }
 
     /** Whether a piece of the insert was last seen in or out; empty when nobody said. */
     public Optional<Stamped<Fact.InsertSet>> insert(InsertPiece piece) {
-        return newest(Fact.InsertSet.class, fact -> fact.piece().equals(piece.key()));
+        return seen(Fact.InsertSet.class, fact -> fact.piece().equals(piece.key()));
     }
 
     /** How much the pieces now in lift the child along the shell back. */
     public Length insertLift() {
         Length lift = Length.ZERO;
-        for (InsertPiece piece : seat().flatMap(seat -> seat.insert().value()).orElse(List.of())) {
+        for (InsertPiece piece :
+                seat().map(SeatSheet::insert).flatMap(Evidence::value).orElse(List.of())) {
             if (insert(piece).map(set -> set.value().in()).orElse(false)) {
                 lift = lift.plus(piece.lift());
             }
@@ -379,6 +491,14 @@ public final class Situation {
         return manuals.permission(key, speaker);
     }
 
+    /**
+     * Whether something is permitted at a place, where the sheet's own field says so place by place; pages and what the
+     * sheet says on the whole fill it where it is not known, and tighten it.
+     */
+    public Permission permission(PermissionKey key, Speaker speaker, Permission ofPlace) {
+        return manuals.permission(key, speaker, ofPlace);
+    }
+
     /** Every fact of a kind that was read on a page. */
     public <F extends Fact> List<F> pages(Class<F> kind) {
         return facts.pages(kind).stream().map(Stamped::value).toList();
@@ -389,15 +509,70 @@ public final class Situation {
         return manuals.quantity(
                 Fact.Quantity.ANCHOR_LIMIT,
                 speaker,
-                SeatSheet::anchorLimit,
-                VehicleSheet::anchorLimit,
-                Fact.QuantityRead::mass);
+                manuals.sheet(speaker, SeatSheet::anchorLimit, VehicleSheet::anchorLimit),
+                Fact.QuantityRead::mass,
+                ManualPages.Stricter.SMALLER);
     }
 
     /** The gap to the front seat that a manual asks: the sheet's, or a page read where nobody had looked. */
     public Evidence<Length> gapAsked(Speaker speaker) {
         return manuals.quantity(
-                Fact.Quantity.GAP, speaker, SeatSheet::gap, VehicleSheet::gap, Fact.QuantityRead::length);
+                Fact.Quantity.GAP,
+                speaker,
+                manuals.sheet(speaker, SeatSheet::gap, VehicleSheet::gap),
+                Fact.QuantityRead::length,
+                ManualPages.Stricter.LARGER);
+    }
+
+    /** The room above the head that the seat manual asks, a page read here filling or tightening it (SUIT-3). */
+    public Evidence<Length> headRoomAsked() {
+        return lengthOfSeat(Fact.Quantity.HEAD_ROOM, seat -> seat.shell().headRoom(), ManualPages.Stricter.LARGER);
+    }
+
+    /** The lightest child of the rear-facing mode, the strictest of sheet, mode and pages read here (SUIT-1). */
+    public Evidence<Mass> weightMin() {
+        return massOfSeat(Fact.Quantity.WEIGHT_MIN, SeatSheet::weightMin, ManualPages.Stricter.LARGER);
+    }
+
+    /** The heaviest child of the rear-facing mode (SUIT-1). */
+    public Evidence<Mass> weightMax() {
+        return massOfSeat(Fact.Quantity.WEIGHT_MAX, SeatSheet::weightMax, ManualPages.Stricter.SMALLER);
+    }
+
+    /** The longest child of the rear-facing mode, or that there is no such limit (SUIT-2). */
+    public Evidence<LengthLimit> lengthMax() {
+        return manuals.quantity(
+                Fact.Quantity.LENGTH_MAX,
+                Speaker.SEAT,
+                seat().map(SeatSheet::lengthMax).orElse(Evidence.notLooked()),
+                page -> page.length() == null ? null : LengthLimit.of(page.length()),
+                ManualPages.Stricter.SMALLER);
+    }
+
+    /** The widest spacing at which the seat manual lets the middle borrow inner anchors (CAB-4). */
+    public Evidence<Length> borrowedSpacingMost() {
+        return lengthOfSeat(
+                Fact.Quantity.BORROWED_SPACING, SeatSheet::borrowedSpacingMost, ManualPages.Stricter.SMALLER);
+    }
+
+    private Evidence<Mass> massOfSeat(
+            Fact.Quantity quantity, Function<SeatSheet, Evidence<Mass>> ofSheet, ManualPages.Stricter stricter) {
+        return manuals.quantity(
+                quantity,
+                Speaker.SEAT,
+                seat().map(ofSheet).orElse(Evidence.notLooked()),
+                Fact.QuantityRead::mass,
+                stricter);
+    }
+
+    private Evidence<Length> lengthOfSeat(
+            Fact.Quantity quantity, Function<SeatSheet, Evidence<Length>> ofSheet, ManualPages.Stricter stricter) {
+        return manuals.quantity(
+                quantity,
+                Speaker.SEAT,
+                seat().map(ofSheet).orElse(Evidence.notLooked()),
+                Fact.QuantityRead::length,
+                stricter);
     }
 
     /** The latest place at which any of these changes happened, leaving out one entry's own place; 0 for never. */
@@ -407,6 +582,14 @@ public final class Situation {
                 .mapToInt(Changes.Placed::seq)
                 .max()
                 .orElse(0);
+    }
+
+    /** The places of every change of these kinds, in their order. */
+    public List<Integer> changes(Set<Change> kinds) {
+        return changes.stream()
+                .filter(change -> kinds.contains(change.change()))
+                .map(Changes.Placed::seq)
+                .toList();
     }
 
     /** The latest place at which recline device, roll, place or method was set; 0 for never. */

@@ -2,14 +2,19 @@ package app.layette.core.entry;
 
 import java.util.Optional;
 
-/** What the caregiver does while the technician watches. */
+/**
+ * What the caregiver does while the technician watches, in the order in which it is done: the inch test comes after
+ * tightening. What an item touches, it touches as if a technician had done it.
+ */
 public enum TeachItem {
-    HARNESS_AND_SNUG(Change.TAUGHT_HARNESS),
+    HARNESS_AND_SNUG(Change.HARNESS_OPENED),
     CLIP(Change.CLIP_MOVED),
-    CARRIER_ON_AND_OFF(Change.TAUGHT_CARRIER),
+    CARRIER_ON_AND_OFF(Change.CARRIER_ON_OFF),
     READ_LEVEL(null),
+    TIGHTEN_AND_LOOSEN(Change.BELT_TOUCHED),
     INCH_TEST(null),
-    TIGHTEN_AND_LOOSEN(Change.TAUGHT_TIGHTENING);
+    /** The carrier without its base, once, if they will need it. */
+    BASELESS_ONCE(Change.BELT_TOUCHED);
 
     private final Change change;
 
@@ -22,6 +27,7 @@ public enum TeachItem {
         return switch (this) {
             case CARRIER_ON_AND_OFF -> method.isOnBase();
             case READ_LEVEL -> method.isReclined();
+            case BASELESS_ONCE -> method.isBaseless();
             default -> true;
         };
     }

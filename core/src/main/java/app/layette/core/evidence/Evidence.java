@@ -64,6 +64,11 @@ public sealed interface Evidence<T> {
         return this instanceof Silent<T> silent ? silent(silent.where()) : notLooked();
     }
 
+    /** Where somebody looked and found nothing, that there is none: said of parts that a document would name. */
+    default Evidence<T> silentMeans(T none) {
+        return this instanceof Silent<T> silent ? stated(none, silent.where()) : this;
+    }
+
     /** This evidence where somebody has looked, the other where nobody has. */
     default Evidence<T> orElse(Evidence<T> other) {
         return isLooked() ? this : other;

@@ -78,7 +78,9 @@ public enum RuleCode {
     /** Each part of the teach-back was done by the caregiver, or declined with a reason. */
     OUT_2,
     /** A trainee's checks were looked at and signed for by a technician. */
-    OUT_3;
+    OUT_3,
+    /** Every rider and unit of the fitting is judged. */
+    OUT_4;
 
     /** The code as people write it, for example {@code CND-1}. */
     public String text() {

@@ -9,26 +9,37 @@ import java.util.Optional;
  *
  * @param key message key
  * @param on the day; for what growing brings the likely one; the first one of what comes again
+ * @param after whether the likely day is not that day but later than it: past what can be computed
  * @param earliest for what growing brings; empty for a fixed date
  * @param latest for what growing brings; empty for a fixed date, or where it is after two years
  * @param every how long after it was done it comes due again; empty for what comes once
  */
 public record DatedEvent(
-        String key, LocalDate on, Optional<LocalDate> earliest, Optional<LocalDate> latest, Optional<Period> every) {
+        String key,
+        LocalDate on,
+        boolean after,
+        Optional<LocalDate> earliest,
+        Optional<LocalDate> latest,
+        Optional<Period> every) {
     /** A fixed day, once. */
     public static DatedEvent once(String key, LocalDate on) {
-        return new DatedEvent(key, on, Optional.empty(), Optional.empty(), Optional.empty());
+        return new DatedEvent(key, on, false, Optional.empty(), Optional.empty(), Optional.empty());
     }
 
     /** A fixed day, and again whenever it was done. */
     public static DatedEvent again(String key, LocalDate first, Period every) {
-        return new DatedEvent(key, first, Optional.empty(), Optional.empty(), Optional.of(every));
+        return new DatedEvent(key, first, false, Optional.empty(), Optional.empty(), Optional.of(every));
     }
 
     /** A likely day, and how far it may be off. */
     public static DatedEvent between(
             String key, LocalDate likely, Optional<LocalDate> earliest, Optional<LocalDate> latest) {
-        return new DatedEvent(key, likely, earliest, latest, Optional.empty());
+        return new DatedEvent(key, likely, false, earliest, latest, Optional.empty());
+    }
+
+    /** A likely day later than the last one that can be computed, and the earliest it may be. */
+    public static DatedEvent after(String key, LocalDate last, Optional<LocalDate> earliest) {
+        return new DatedEvent(key, last, true, earliest, Optional.empty(), Optional.empty());
     }
 
     /** The day on which it comes due after it was done on a day; empty for what comes once. */

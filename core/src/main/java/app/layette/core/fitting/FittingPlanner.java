@@ -1,6 +1,8 @@
 package app.layette.core.fitting;
 
 import app.layette.core.entry.Entry;
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.Fact.Decision;
 import app.layette.core.entry.Fact.Ended;
 import app.layette.core.entry.Fact.SheetAdopted;
 import app.layette.core.entry.FittingRecord;
@@ -10,6 +12,7 @@ import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.finding.Finding;
+import app.layette.core.gate.ConclusionState;
 import app.layette.core.gate.Gate;
 import app.layette.core.gate.RuleBook;
 import app.layette.core.practice.Practice;
@@ -24,8 +27,11 @@ import java.util.stream.Collectors;
 
 /** Plans a fitting: {@code plan = f(practice, sheets, entries, today)}. No clock, no database, no state. */
 public final class FittingPlanner {
-    /** Version of the rules and formulas, written into every plan. */
-    public static final String ENGINE_VERSION = "0.1.0";
+    /**
+     * Edition of the rules and formulas, written into every plan and kept with every signed hand-over. It rises with each
+     * change of a rule that could judge a fitting otherwise.
+     */
+    public static final String ENGINE_VERSION = "0.2.0";
 
     private final RuleBook rules;
 
@@ -58,10 +64,9 @@ public final class FittingPlanner {
                 Run.of(method, situation, gate),
                 findings(gate),
                 ReclineAdvice.of(situation),
-                FollowUps.of(situation));
+                FollowUps.of(situation, wouldDiffer(situation, practice, sheets, record)));
     }
 
-    /** A hand-over counts only if the gate was open when it was signed, and no trainee signed it. */
     private FittingState state(Situation situation, Practice practice, Sheets sheets, FittingRecord record) {
         Optional<Stamped<Ended>> ended = situation.ended();
         if (ended.isEmpty()) {
@@ -72,23 +77,61 @@ public final class FittingPlanner {
             case NOT_FITTED -> FittingState.NOT_FITTED;
             case TAUGHT -> FittingState.TAUGHT;
             case HANDED_OVER ->
-                wasOpen(ended.get(), practice, sheets, record) ? FittingState.HANDED_OVER : FittingState.OPEN;
+                counts(ended.get(), practice, sheets, record) ? FittingState.HANDED_OVER : FittingState.OPEN;
         };
     }
 
-    private boolean wasOpen(Stamped<Ended> ended, Practice practice, Sheets sheets, FittingRecord record) {
+    /**
+     * A hand-over counts only if no trainee signed it and the gate was open when it was. What the gate said is kept with the
+     * signature; a decision of an earlier edition of the rules stands as it was made. One of this edition, and a hand-over
+     * that kept none, are judged once more as of that day.
+     */
+    private boolean counts(Stamped<Ended> ended, Practice practice, Sheets sheets, FittingRecord record) {
+        Optional<Decision> kept = Optional.ofNullable(ended.value().decision());
         if (ended.by().isTrainee()) {
             return false;
         }
+        if (kept.filter(decision -> !decision.edition().equals(ENGINE_VERSION)).isPresent()) {
+            return !kept.get().passed().isEmpty();
+        }
+        // Nobody can tell whether a newer sheet waited when a decision was made that nobody kept.
+        return judgedAgain(ended, practice, sheets, record, kept.isPresent());
+    }
+
+    /** Whether the rules of today would have let a hand-over through on its own day. */
+    private boolean judgedAgain(
+            Stamped<Ended> ended, Practice practice, Sheets sheets, FittingRecord record, boolean withoutNewer) {
         List<Entry> earlier = record.entries().stream()
                 .filter(entry -> entry.seq() < ended.seq())
                 .toList();
         FittingRecord then = new FittingRecord(record.riders(), record.units(), earlier);
-        Situation before = Situation.of(practice, adoptedAlone(sheets, earlier), then, ended.on());
+        Sheets known = withoutNewer ? adoptedAlone(sheets, earlier) : sheets;
+        Situation before = Situation.of(practice, known, then, ended.on());
         return before.method()
                 .filter(method -> !before.isBedside())
                 .map(method -> Gate.judge(rules, before, method).isOpen())
                 .orElse(false);
+    }
+
+    /** The conclusions that a hand-over signed now would rest on, with the edition that judged them. */
+    public static Decision decision(FittingPlan plan) {
+        return new Decision(
+                ENGINE_VERSION,
+                plan.gate().conclusions().stream()
+                        .filter(ConclusionState::passed)
+                        .map(each -> each.conclusion().name())
+                        .toList());
+    }
+
+    /** Whether newer rules would judge a hand-over otherwise that earlier ones decided: something due, and no undoing. */
+    private boolean wouldDiffer(Situation situation, Practice practice, Sheets sheets, FittingRecord record) {
+        return situation
+                .ended()
+                .filter(ended -> ended.value().ending() == Fact.Ending.HANDED_OVER)
+                .filter(ended -> ended.value().decision() != null
+                        && !ended.value().decision().edition().equals(ENGINE_VERSION))
+                .filter(ended -> !judgedAgain(ended, practice, sheets, record, true))
+                .isPresent();
     }
 
     /** A sheet version that came after a hand-over is something due; it does not undo what was signed. */

@@ -1,5 +1,7 @@
 package app.layette.core.fitting;
 
+import app.layette.core.coming.Coming;
+import app.layette.core.coming.WhatComesNext;
 import app.layette.core.condition.Expiry;
 import app.layette.core.condition.Registration;
 import app.layette.core.entry.Fact.Ended;
@@ -8,9 +10,8 @@ import app.layette.core.entry.Fact.Ordered;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
-import app.layette.core.growth.Coming;
 import app.layette.core.growth.Outlook;
-import app.layette.core.growth.WhatComesNext;
+import app.layette.core.suit.Orders;
 import java.time.LocalDate;
 import java.time.Period;
 import java.util.ArrayList;
@@ -31,10 +32,17 @@ final class FollowUps {
         this.situation = situation;
     }
 
-    /** Every date, the first one first. */
-    static List<DatedEvent> of(Situation situation) {
+    /**
+     * Every date, the first one first.
+     *
+     * @param rulesDiffer whether newer rules would judge a signed hand-over otherwise
+     */
+    static List<DatedEvent> of(Situation situation, boolean rulesDiffer) {
         FollowUps due = new FollowUps(situation);
         due.papers();
+        if (rulesDiffer) {
+            due.dates.add(DatedEvent.once("date.RULES_DIFFER", situation.today()));
+        }
         situation.ended().ifPresent(due::afterTheEnd);
         WhatComesNext.of(situation).forEach(due::growing);
         // Two pieces of an insert that must be out at one weight are one date.
@@ -49,9 +57,8 @@ final class FollowUps {
         Expiry.of(situation)
                 .flatMap(Expiry.LastDay::lastDay)
                 .ifPresent(day -> dates.add(DatedEvent.once("date.EXPIRY", day)));
-        situation
-                .newest(Ordered.class)
-                .map(order -> order.value().reviewOn())
+        Orders.standing(situation)
+                .map(Ordered::reviewOn)
                 .ifPresent(day -> dates.add(DatedEvent.once("date.ORDER_REVIEW", day)));
         Period recall = Period.ofDays(situation.practice().profile().recallDays());
         situation
@@ -74,15 +81,22 @@ final class FollowUps {
         }
     }
 
+    /** Listed when any of the three days lies before the end of the growth table; the others are after it. */
     private void growing(Coming coming) {
         Outlook outlook = coming.outlook();
-        outlook.likely()
-                .filter(day -> !outlook.reached())
-                .ifPresent(day -> dates.add(dated("date." + coming.what(), day, outlook)));
+        if (!outlook.reached() && outlook.earliest().isPresent()) {
+            dates.add(dated("date." + coming.what(), outlook));
+        }
     }
 
-    private static DatedEvent dated(String key, LocalDate day, Outlook outlook) {
+    private static DatedEvent dated(String key, Outlook outlook) {
+        if (outlook.likely().isEmpty()) {
+            return DatedEvent.after(key, outlook.horizon(), outlook.earliest());
+        }
         boolean fixed = outlook.earliest().equals(outlook.latest());
-        return fixed ? DatedEvent.once(key, day) : DatedEvent.between(key, day, outlook.earliest(), outlook.latest());
+        LocalDate likely = outlook.likely().get();
+        return fixed
+                ? DatedEvent.once(key, likely)
+                : DatedEvent.between(key, likely, outlook.earliest(), outlook.latest());
     }
 }

@@ -16,6 +16,8 @@ import java.util.Optional;
  * @param conclusions in the order of the work; never empty
  */
 public record Gate(List<ConclusionState> conclusions) {
+    private static final System.Logger LOG = System.getLogger(Gate.class.getName());
+
     public Gate {
         if (conclusions.isEmpty()) {
             throw new IllegalArgumentException("A gate without required conclusions would let everything through");
@@ -50,14 +52,18 @@ public record Gate(List<ConclusionState> conclusions) {
     public static ConclusionState judge(Conclusion conclusion, RuleBook rules, Situation situation) {
         Optional<Rule> rule = rules.ruleFor(conclusion);
         if (rule.isEmpty()) {
-            return broken(conclusion);
+            return broken(conclusion, "no rule");
         }
         Verdict verdict;
         try {
             verdict = rule.get().judge(situation);
         } catch (RuntimeException e) {
             // Fails closed: whatever a rule trips over, the hand-over stays shut and the rest is still judged.
-            return broken(conclusion);
+            LOG.log(System.Logger.Level.ERROR, "The rule for " + conclusion + " is broken", e);
+            return broken(conclusion, e.toString());
+        }
+        if (verdict instanceof Verdict.Stale stale) {
+            return new ConclusionState(conclusion, State.STALE, List.of(), Optional.empty(), stale.since());
         }
         if (verdict instanceof Verdict.Open open) {
             return new ConclusionState(conclusion, State.OPEN, List.of(), Optional.of(open.waitsFor()), 0);
@@ -68,7 +74,7 @@ public record Gate(List<ConclusionState> conclusions) {
     private static ConclusionState judged(Conclusion conclusion, Verdict.Judged verdict, Situation situation) {
         int since = 0;
         for (Verdict.Check check : verdict.checks()) {
-            int spoiled = situation.lastChange(Spoils.of(conclusion), check.seq());
+            int spoiled = situation.lastChange(Spoils.of(conclusion, situation), check.seq());
             if (spoiled > check.seen()) {
                 return new ConclusionState(conclusion, State.STALE, List.of(), Optional.empty(), spoiled);
             }
@@ -86,7 +92,8 @@ public record Gate(List<ConclusionState> conclusions) {
         };
     }
 
-    private static ConclusionState broken(Conclusion conclusion) {
-        return new ConclusionState(conclusion, State.BROKEN, List.of(), Optional.of("open.BROKEN_RULE"), 0);
+    private static ConclusionState broken(Conclusion conclusion, String cause) {
+        return new ConclusionState(
+                conclusion, State.BROKEN, List.of(), Optional.of("open.BROKEN_RULE"), 0, Optional.of(cause));
     }
 }

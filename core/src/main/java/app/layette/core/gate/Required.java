@@ -3,37 +3,84 @@ package app.layette.core.gate;
 import app.layette.core.entry.Method;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.table.CsvTable;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-/** The conclusions that each method requires before a hand-over. The data is {@code required.csv}, its
- * columns in the order of {@link Method}. */
+/**
+ * The conclusions that each method requires before a hand-over. The data is {@code required.csv}: a column for each
+ * {@link Method} by its name, a row for each {@link Conclusion}, and no cell but {@code yes} and {@code -}. Anything else
+ * stops the program at its start: a table that cannot be read as it was meant would let something through.
+ */
 public final class Required {
-    private static final Map<Method, Set<Conclusion>> BY_METHOD = load();
+    private static final String FILE = "required.csv";
+    private static final Map<Method, Set<Conclusion>> BY_METHOD = read(CsvTable.withHeading(FILE));
 
     private Required() {}
 
-    private static Map<Method, Set<Conclusion>> load() {
-        Map<Method, Set<Conclusion>> rows = new EnumMap<>(Method.class);
-        List<List<String>> table = CsvTable.read("required.csv", 1 + Method.values().length);
-        for (List<String> cells : table) {
-            Conclusion conclusion = Conclusion.valueOf(cells.get(0));
-            for (Method method : Method.values()) {
-                if (cells.get(1 + method.ordinal()).equals("yes")) {
-                    rows.computeIfAbsent(method, key -> EnumSet.noneOf(Conclusion.class))
-                            .add(conclusion);
+    /**
+     * Reads the table.
+     *
+     * @param rows the heading first
+     * @throws IllegalStateException when a method or a conclusion is missing or given twice, a cell is neither {@code yes}
+     *     nor {@code -}, or a method would require nothing
+     */
+    static Map<Method, Set<Conclusion>> read(List<List<String>> rows) {
+        List<Method> columns = columns(rows.get(0));
+        Map<Method, Set<Conclusion>> required = new EnumMap<>(Method.class);
+        columns.forEach(method -> required.put(method, EnumSet.noneOf(Conclusion.class)));
+        Set<Conclusion> named = EnumSet.noneOf(Conclusion.class);
+        for (List<String> cells : rows.subList(1, rows.size())) {
+            Conclusion conclusion = constant(Conclusion.class, cells.get(0));
+            if (!named.add(conclusion)) {
+                throw damaged("names " + conclusion + " twice");
+            }
+            for (int i = 0; i < columns.size(); i++) {
+                if (isYes(cells.get(i + 1))) {
+                    required.get(columns.get(i)).add(conclusion);
                 }
             }
         }
-        for (Method method : Method.values()) {
-            if (!rows.containsKey(method)) {
-                throw new IllegalStateException("required.csv asks nothing of " + method);
-            }
+        if (named.size() < Conclusion.values().length) {
+            throw damaged("has no row for " + EnumSet.complementOf(EnumSet.copyOf(named)));
         }
-        return rows;
+        required.forEach((method, conclusions) -> {
+            if (conclusions.isEmpty()) {
+                throw damaged("asks nothing of " + method);
+            }
+        });
+        return required;
+    }
+
+    private static List<Method> columns(List<String> heading) {
+        List<Method> columns = heading.subList(1, heading.size()).stream()
+                .map(name -> constant(Method.class, name))
+                .toList();
+        if (columns.size() != Method.values().length || Set.copyOf(columns).size() != columns.size()) {
+            throw damaged("has the columns " + heading + "; allowed is each method once");
+        }
+        return columns;
+    }
+
+    private static boolean isYes(String cell) {
+        if (!cell.equals("yes") && !cell.equals("-")) {
+            throw damaged("has a cell (" + cell + "); allowed yes and -");
+        }
+        return cell.equals("yes");
+    }
+
+    private static <E extends Enum<E>> E constant(Class<E> type, String name) {
+        return Arrays.stream(type.getEnumConstants())
+                .filter(each -> each.name().equals(name))
+                .findFirst()
+                .orElseThrow(() -> damaged("names (" + name + "), which is no " + type.getSimpleName()));
+    }
+
+    private static IllegalStateException damaged(String how) {
+        return new IllegalStateException("The table " + FILE + " is damaged: it " + how);
     }
 
     /** In the order of the work; never empty. */

@@ -2,7 +2,9 @@ package app.layette.core.gate;
 
 import app.layette.core.cabin.FlatRules;
 import app.layette.core.cabin.FloorAndLeg;
+import app.layette.core.cabin.FrontRowLast;
 import app.layette.core.cabin.GapToFrontSeat;
+import app.layette.core.cabin.MethodOfKind;
 import app.layette.core.cabin.PlaceRules;
 import app.layette.core.cabin.SetUpRules;
 import app.layette.core.condition.BaseFitsCarrier;
@@ -14,9 +16,11 @@ import app.layette.core.condition.SheetsCurrent;
 import app.layette.core.entry.Question;
 import app.layette.core.handover.SignedFor;
 import app.layette.core.handover.TeachBack;
+import app.layette.core.handover.WholeFitting;
 import app.layette.core.harness.CrotchOpeningInUse;
 import app.layette.core.harness.HarnessAnswers;
 import app.layette.core.harness.SlotAtShoulder;
+import app.layette.core.harness.ThreadedAlike;
 import app.layette.core.recline.GroundLevel;
 import app.layette.core.recline.LevelWithChild;
 import app.layette.core.recline.RollAllowed;
@@ -36,6 +40,7 @@ import app.layette.core.suit.InsertAsSheet;
 import app.layette.core.suit.LengthFits;
 import app.layette.core.suit.Lifting;
 import app.layette.core.suit.Orders;
+import app.layette.core.suit.OwnConditions;
 import app.layette.core.suit.ScreeningDone;
 import app.layette.core.suit.SlotInReach;
 import app.layette.core.suit.WeightFits;
@@ -71,6 +76,7 @@ public final class RuleBook {
 
     private static List<Rule> shippedRules() {
         Stream<Rule> single = Stream.of(
+                new WholeFitting(),
                 new SheetsCurrent(),
                 new SheetMatchesLabel(),
                 new Expiry(),
@@ -82,12 +88,16 @@ public final class RuleBook {
                 new FeetPastEnd(),
                 new Lifting(),
                 new ScreeningDone(),
+                new OwnConditions(),
                 new InsertAsSheet(),
                 new SlotInReach(),
                 new SlotAtShoulder(),
+                new ThreadedAlike(),
                 new HeadRoom(),
                 new CrotchOpeningInUse(),
                 new AnchorLimit(),
+                new MethodOfKind(),
+                new FrontRowLast(),
                 new GroundLevel(),
                 new RollAllowed(),
                 new LevelWithChild(),

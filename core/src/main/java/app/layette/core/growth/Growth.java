@@ -16,17 +16,15 @@ import java.util.stream.Stream;
  * How one child grows (GRO): from the latest measure on along its own z-score, which may drift by 0.67 within three
  * months to either side; before term by a share of its weight, or by so many millimetres, a day.
  *
+ * <p>A newborn weighed before day 14 whose birth weight is known first goes straight to its birth weight's curve, which it
+ * meets at the age of 14 days, at the earliest at 10, at the latest at 21.
+ *
  * @param born day of birth
  * @param gestationDays as told; empty is treated as term
  * @param sex empty when it was not given: then both are looked at
  * @param birthWeight for newborns, who first lose weight; empty when it is not known
  */
 public record Growth(LocalDate born, Optional<Integer> gestationDays, Optional<Sex> sex, Optional<Mass> birthWeight) {
-    /** Shoulder over length where neither was measured seated. */
-    public static final double USUAL_SHOULDER_SHARE = 0.43;
-    /** How far a child's own share may differ from the usual one. */
-    public static final double SHARE_SPREAD = 0.07;
-
     private static final int TERM_DAYS = 280;
     private static final int PRETERM_BEFORE_DAYS = 259;
     private static final int EARLY_BEFORE_DAYS = 252;
@@ -37,28 +35,41 @@ public record Growth(LocalDate born, Optional<Integer> gestationDays, Optional<S
     private static final double MM_PER_CM = 10;
     private static final double GRAMS_PER_KG = 1000;
 
-    /** The three paths, with what a day adds before term: a share of the weight early and later on, and millimetres. */
+    /**
+     * The three paths: what a day adds before term, a share of the weight early and later on, and millimetres; and the age
+     * in days at which a newborn has come back to its curve.
+     */
     private enum Path {
-        FAST(1, 0.020, 0.014, 1.86),
-        LIKELY(0, 0.015, 0.010, 1.43),
-        SLOW(-1, 0.010, 0.007, 1.00);
+        FAST(1, 0.020, 0.014, 1.86, 10),
+        LIKELY(0, 0.015, 0.010, 1.43, 14),
+        SLOW(-1, 0.010, 0.007, 1.00, 21);
 
         private final int drift;
         private final double early;
         private final double later;
         private final double millimetres;
+        private final int backOnCurve;
 
-        Path(int drift, double early, double later, double millimetres) {
+        Path(int drift, double early, double later, double millimetres, int backOnCurve) {
             this.drift = drift;
             this.early = early;
             this.later = later;
             this.millimetres = millimetres;
+            this.backOnCurve = backOnCurve;
         }
     }
 
+    /**
+     * A measure on a day on the slow and on the fast path.
+     *
+     * @param least on the slow path, the slower sex where none was given
+     * @param most on the fast path
+     */
+    public record Between<Q>(Q least, Q most) {}
+
     /** When a weight is reached. */
     public Outlook weight(Mass latest, LocalDate on, Mass threshold) {
-        return outlook(Measure.WEIGHT, latest.grams() / GRAMS_PER_KG, on, threshold.grams() / GRAMS_PER_KG);
+        return outlook(Measure.WEIGHT, kilograms(latest), on, kilograms(threshold));
     }
 
     /** When a length is reached. */
@@ -66,26 +77,41 @@ public record Growth(LocalDate born, Optional<Integer> gestationDays, Optional<S
         return outlook(Measure.LENGTH, centimetres(latest), on, centimetres(threshold));
     }
 
-    /**
-     * When the shoulder reaches a height along the shell back.
-     *
-     * @param length of the child
-     * @param shoulder seated, measured without the insert; empty when it was not measured
-     * @param insertLift how far the insert lifts the child
-     */
-    public Outlook shoulder(Length length, LocalDate on, Optional<Length> shoulder, Length height, Length insertLift) {
-        double bare = height.millimetres() - insertLift.millimetres();
-        double share =
-                shoulder.map(each -> each.millimetres() / length.millimetres()).orElse(USUAL_SHOULDER_SHARE);
-        double spread = shoulder.isPresent() ? 0 : SHARE_SPREAD;
-        Outlook likely = length(length, on, Length.ofMillimetres(bare / share));
-        if (spread == 0) {
-            return likely;
-        }
-        Outlook early = length(length, on, Length.ofMillimetres(bare / (share * (1 + spread))));
-        Outlook late = length(length, on, Length.ofMillimetres(bare / (share * (1 - spread))));
+    /** When a seated height, a share of the length, reaches a height on the bare shell. */
+    public Outlook height(Length latest, LocalDate on, Share share, Length bare) {
+        Outlook early = length(latest, on, bare.times(1 / share.most()));
+        Outlook likely = length(latest, on, bare.times(1 / share.likely()));
+        Outlook late = length(latest, on, bare.times(1 / share.least()));
         return new Outlook(
-                early.earliest(), likely.likely(), late.latest(), late.reached(), likely.horizon(), likely.rough());
+                early.earliest(), likely.likely(), late.latest(), likely.reached(), likely.horizon(), likely.rough());
+    }
+
+    /** The last day that the growth table reaches. */
+    public LocalDate horizon() {
+        return born.plusDays(HORIZON_DAYS);
+    }
+
+    /** What the weight may be on a later day. */
+    public Between<Mass> weightOn(Mass latest, LocalDate on, LocalDate day) {
+        return new Between<>(
+                Mass.ofKilograms(least(Measure.WEIGHT, kilograms(latest), on, day)),
+                Mass.ofKilograms(most(Measure.WEIGHT, kilograms(latest), on, day, Path.FAST)));
+    }
+
+    /** What the length may be on a later day. */
+    public Between<Length> lengthOn(Length latest, LocalDate on, LocalDate day) {
+        return new Between<>(
+                Length.ofCentimetres(least(Measure.LENGTH, centimetres(latest), on, day)),
+                Length.ofCentimetres(most(Measure.LENGTH, centimetres(latest), on, day, Path.FAST)));
+    }
+
+    /** The likely length on a later day. */
+    public Length likelyLengthOn(Length latest, LocalDate on, LocalDate day) {
+        return Length.ofCentimetres(most(Measure.LENGTH, centimetres(latest), on, day, Path.LIKELY));
+    }
+
+    private static double kilograms(Mass mass) {
+        return mass.grams() / GRAMS_PER_KG;
     }
 
     private static double centimetres(Length length) {
@@ -99,9 +125,8 @@ public record Growth(LocalDate born, Optional<Integer> gestationDays, Optional<S
     }
 
     private Outlook outlook(Measure measure, Sex of, double latest, LocalDate on, double threshold) {
-        LocalDate horizon = born.plusDays(HORIZON_DAYS);
         if (latest >= threshold) {
-            return Outlook.reached(on, horizon);
+            return Outlook.reached(on, horizon());
         }
         boolean beforeTerm = corrected(on) < 0;
         return new Outlook(
@@ -109,7 +134,7 @@ public record Growth(LocalDate born, Optional<Integer> gestationDays, Optional<S
                 reaches(measure, of, latest, on, threshold, Path.LIKELY),
                 reaches(measure, of, latest, on, threshold, Path.SLOW),
                 false,
-                horizon,
+                horizon(),
                 beforeTerm);
     }
 
@@ -124,7 +149,6 @@ public record Growth(LocalDate born, Optional<Integer> gestationDays, Optional<S
 
     private Optional<LocalDate> reaches(
             Measure measure, Sex of, double latest, LocalDate on, double threshold, Path path) {
-        LocalDate horizon = born.plusDays(HORIZON_DAYS);
         double value = latest;
         LocalDate day = on;
         while (corrected(day) < 0) {
@@ -134,7 +158,7 @@ public record Growth(LocalDate born, Optional<Integer> gestationDays, Optional<S
                 return Optional.of(day);
             }
         }
-        long days = ChronoUnit.DAYS.between(day, horizon);
+        long days = ChronoUnit.DAYS.between(day, horizon());
         Walk walk = walk(measure, of, latest, on, day, path);
         // Once on or above the threshold a path stays there, so the first such day is found by halving.
         if (days <= 0 || walk.after(days) < threshold) {
@@ -156,8 +180,20 @@ public record Growth(LocalDate born, Optional<Integer> gestationDays, Optional<S
         boolean fromBeforeTerm = corrected(on) < 0;
         double own = fromBeforeTerm ? zAtTerm(measure, of, latest, on, path) : startingZ(measure, of, latest, on);
         double likely = fromBeforeTerm ? zAtTerm(measure, of, latest, on, Path.LIKELY) : own;
+        long untilCurve = !fromBeforeTerm && returnsToBirthWeight(measure, on)
+                ? Math.max(0, path.backOnCurve - ChronoUnit.DAYS.between(born, on))
+                : 0;
         return new Walk(
-                measure, of, path, own, likely, fromBeforeTerm, corrected(day), ChronoUnit.DAYS.between(on, day));
+                measure,
+                of,
+                path,
+                own,
+                likely,
+                fromBeforeTerm,
+                corrected(day),
+                ChronoUnit.DAYS.between(on, day),
+                latest,
+                untilCurve);
     }
 
     /** Where the weight may stand on a day: on the slow, the likely and the fast path. */
@@ -172,23 +208,26 @@ public record Growth(LocalDate born, Optional<Integer> gestationDays, Optional<S
     public List<Expected> weights(Mass latest, LocalDate from, LocalDate until, int everyDays) {
         List<Expected> expected = new ArrayList<>();
         for (LocalDate day = from; !day.isAfter(until); day = day.plusDays(everyDays)) {
-            LocalDate here = day;
-            expected.add(new Expected(
-                    here,
-                    weightOn(latest, from, here, Path.SLOW),
-                    weightOn(latest, from, here, Path.LIKELY),
-                    weightOn(latest, from, here, Path.FAST)));
+            Between<Mass> between = weightOn(latest, from, day);
+            double likely = most(Measure.WEIGHT, kilograms(latest), from, day, Path.LIKELY);
+            expected.add(new Expected(day, between.least(), Mass.ofKilograms(likely), between.most()));
         }
         return expected;
     }
 
     /** For a child whose sex is not given the slow path is the slower of both, the others the faster. */
-    private Mass weightOn(Mass latest, LocalDate from, LocalDate day, Path path) {
-        DoubleStream both = sex.map(Stream::of)
+    private double least(Measure measure, double latest, LocalDate from, LocalDate day) {
+        return sexes(measure, latest, from, day, Path.SLOW).min().orElseThrow();
+    }
+
+    private double most(Measure measure, double latest, LocalDate from, LocalDate day, Path path) {
+        return sexes(measure, latest, from, day, path).max().orElseThrow();
+    }
+
+    private DoubleStream sexes(Measure measure, double latest, LocalDate from, LocalDate day, Path path) {
+        return sex.map(Stream::of)
                 .orElseGet(() -> Stream.of(Sex.values()))
-                .mapToDouble(of -> valueOn(Measure.WEIGHT, of, latest.grams() / GRAMS_PER_KG, from, day, path));
-        double kilograms = (path == Path.SLOW ? both.min() : both.max()).orElseThrow();
-        return Mass.ofKilograms(kilograms);
+                .mapToDouble(of -> valueOn(measure, of, latest, from, day, path));
     }
 
     private double valueOn(Measure measure, Sex of, double latest, LocalDate from, LocalDate day, Path path) {
@@ -210,6 +249,8 @@ public record Growth(LocalDate born, Optional<Integer> gestationDays, Optional<S
      * @param likely z-score of the likely path
      * @param corrected age at its beginning
      * @param since days from the latest measure to its beginning
+     * @param latest the measure it starts from
+     * @param untilCurve days until a newborn is back on its birth weight's curve; 0 where it is on one
      */
     private record Walk(
             Measure measure,
@@ -219,9 +260,18 @@ public record Growth(LocalDate born, Optional<Integer> gestationDays, Optional<S
             double likely,
             boolean fromBeforeTerm,
             long corrected,
-            long since) {
+            long since,
+            double latest,
+            long untilCurve) {
         /** The measure so many days on. */
         double after(long days) {
+            if (days < untilCurve) {
+                return latest + (curve(untilCurve) - latest) * days / untilCurve;
+            }
+            return curve(days);
+        }
+
+        private double curve(long days) {
             double drift = path.drift * DRIFT * Math.min(1, (since + days) / DRIFT_DAYS);
             double z = switch (path) {
                 case FAST -> fromBeforeTerm ? Math.max(own, likely + drift) : own + drift;
@@ -232,13 +282,16 @@ public record Growth(LocalDate born, Optional<Integer> gestationDays, Optional<S
         }
     }
 
-    /** Newborns first lose weight: for two weeks the birth weight tells their path. */
-    private double startingZ(Measure measure, Sex of, double latest, LocalDate on) {
+    private boolean returnsToBirthWeight(Measure measure, LocalDate on) {
         boolean newborn = ChronoUnit.DAYS.between(born, on) < NEWBORN_DAYS;
-        if (measure == Measure.WEIGHT && newborn && birthWeight.isPresent()) {
+        return measure == Measure.WEIGHT && newborn && birthWeight.isPresent();
+    }
+
+    private double startingZ(Measure measure, Sex of, double latest, LocalDate on) {
+        if (returnsToBirthWeight(measure, on)) {
             return GrowthTable.shipped()
                     .at(measure, of, Math.max(0, corrected(born)))
-                    .z(birthWeight.get().grams() / GRAMS_PER_KG);
+                    .z(kilograms(birthWeight.get()));
         }
         return GrowthTable.shipped().at(measure, of, corrected(on)).z(latest);
     }

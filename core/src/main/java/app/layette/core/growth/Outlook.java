@@ -21,12 +21,12 @@ public record Outlook(
         LocalDate horizon,
         boolean rough) {
 
-    static Outlook reached(LocalDate on, LocalDate horizon) {
+    public static Outlook reached(LocalDate on, LocalDate horizon) {
         return new Outlook(Optional.of(on), Optional.of(on), Optional.of(on), true, horizon, false);
     }
 
     /** The wider of two outlooks, for a child whose sex is not given; the likely day is the earlier one. */
-    Outlook or(Outlook other) {
+    public Outlook or(Outlook other) {
         return new Outlook(
                 earlier(earliest, other.earliest),
                 earlier(likely, other.likely),
@@ -37,7 +37,7 @@ public record Outlook(
     }
 
     /** When both are reached: the later of each. */
-    Outlook andAlso(Outlook other) {
+    public Outlook andAlso(Outlook other) {
         return new Outlook(
                 later(earliest, other.earliest),
                 later(likely, other.likely),

@@ -31,7 +31,7 @@ public final class TeachBack implements Rule {
             if (!item.isPartOf(method)) {
                 continue;
             }
-            Optional<Stamped<Taught>> taught = situation.newest(Taught.class, fact -> fact.item() == item);
+            Optional<Stamped<Taught>> taught = situation.seen(Taught.class, fact -> fact.item() == item);
             if (taught.isEmpty() || isDeclinedWithoutReason(taught.get().value())) {
                 return Verdict.open("TEACH_BACK");
             }

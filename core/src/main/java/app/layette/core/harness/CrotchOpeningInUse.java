@@ -27,7 +27,7 @@ public final class CrotchOpeningInUse implements Rule {
 
     @Override
     public Verdict judge(Situation situation) {
-        Optional<Stamped<CrotchSet>> set = situation.newest(CrotchSet.class);
+        Optional<Stamped<CrotchSet>> set = situation.seen(CrotchSet.class);
         Optional<Stamped<Mass>> weight = situation.weight();
         if (set.isEmpty() || weight.isEmpty()) {
             return Verdict.open("CROTCH");
@@ -35,8 +35,9 @@ public final class CrotchOpeningInUse implements Rule {
         Evidence<List<CrotchOpening>> openings =
                 situation.seat().map(SeatSheet::shell).map(Shell::crotch).orElse(Evidence.notLooked());
         return Verdict.judged(judge(set.get().value().opening(), weight.get().value(), openings)
-                .from(openings)
-                .changedBy("CROTCH"));
+                        .from(openings)
+                        .changedBy("CROTCH"))
+                .restingOn(set.get());
     }
 
     private static Finding.Builder judge(int opening, Mass weight, Evidence<List<CrotchOpening>> openings) {

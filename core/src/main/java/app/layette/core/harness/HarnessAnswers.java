@@ -4,6 +4,7 @@ import static app.layette.core.finding.RuleCode.HAR_10;
 import static app.layette.core.finding.RuleCode.HAR_7;
 import static app.layette.core.finding.RuleCode.HAR_8;
 import static app.layette.core.finding.RuleCode.HAR_9;
+import static app.layette.core.finding.RuleCode.SUIT_5;
 
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Question;
@@ -14,6 +15,7 @@ import app.layette.core.evidence.PermissionKey;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Length;
+import app.layette.core.measure.Mass;
 import app.layette.core.practice.PracticeProfile.SnugTest;
 import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
@@ -40,7 +42,7 @@ public final class HarnessAnswers {
     public static List<Rule> rules() {
         return List.of(
                 new AnsweredByEye(Conclusion.WEBBING, Question.WEBBING),
-                new AnsweredByEye(Conclusion.SNUG_AT_SHORTEST, Question.SNUG_SHORTEST),
+                new AnsweredByEye(Conclusion.SNUG_AT_SHORTEST, Question.SNUG_SHORTEST, HarnessAnswers::snugAtShortest),
                 new Clothing(),
                 COVERS,
                 new AnsweredByEye(Conclusion.SUPPORT, Question.SUPPORT, HarnessAnswers::rolls),
@@ -48,12 +50,36 @@ public final class HarnessAnswers {
                 new Clip());
     }
 
-    /** HAR-10: rolls beside the child, by the seat manual; where it was read and is silent, by the profile's school. */
+    /** SUIT-5: what is seen at the shortest setting; a manual that says from which weight it is snug wins. */
+    private static Verdict.Judged snugAtShortest(Situation situation, Stamped<String> answer) {
+        Evidence<Mass> from = situation
+                .seat()
+                .map(SeatSheet::harness)
+                .map(Harness::shortestSnugFrom)
+                .orElse(Evidence.notLooked());
+        Optional<Mass> weight = situation.weight().map(Stamped::value);
+        boolean tooLight = from.value().isPresent()
+                && weight.filter(each -> each.isLessThan(from.value().get())).isPresent();
+        Finding.Builder finding = tooLight
+                ? Finding.of(SUIT_5, Weight.STOP, "tooLightForShortest")
+                        .with("from", from.value().get())
+                        .with("weight", weight.get())
+                : Finding.of(SUIT_5, Weight.HOLDS, "snug");
+        return Verdict.judged(finding.from(from).changedBy("OTHER_SEAT"));
+    }
+
+    /**
+     * HAR-10: rolls beside the child, or a cloth at the crotch, by the seat manual; where it was read and is silent, by the
+     * profile's school.
+     */
     private static Verdict.Judged rolls(Situation situation, Stamped<String> answer) {
-        Finding.Builder finding = switch (situation.permission(PermissionKey.ROLLS_BESIDE_CHILD)) {
-            case ALLOWED -> Finding.of(HAR_10, Weight.HOLDS, "rollsAllowed");
-            case NOT_ALLOWED -> Finding.of(HAR_10, Weight.FIX, "rollsNotAllowed");
-            case NOT_KNOWN -> Finding.of(HAR_10, Weight.NOT_KNOWN, "rollsNotKnown");
+        boolean cloth = answer.value().equals("CROTCH_CLOTH");
+        String what = cloth ? "cloth" : "rolls";
+        PermissionKey key = cloth ? PermissionKey.CROTCH_CLOTH : PermissionKey.ROLLS_BESIDE_CHILD;
+        Finding.Builder finding = switch (situation.permission(key)) {
+            case ALLOWED -> Finding.of(HAR_10, Weight.HOLDS, what + "Allowed");
+            case NOT_ALLOWED -> Finding.of(HAR_10, Weight.FIX, what + "NotAllowed");
+            case NOT_KNOWN -> Finding.of(HAR_10, Weight.NOT_KNOWN, what + "NotKnown");
         };
         return Verdict.judged(finding.changedBy("SUPPORT"));
     }
@@ -126,7 +152,17 @@ public final class HarnessAnswers {
             boolean statedNone = clip.value().map(has -> !has).orElse(false);
             return statedNone
                     ? Verdict.judged(Finding.of(HAR_8, Weight.HOLDS, "noClip").from(clip))
-                    : new AnsweredByEye(Conclusion.CLIP, Question.CLIP).judge(situation);
+                    : new AnsweredByEye(Conclusion.CLIP, Question.CLIP, (here, answer) -> noneSeen(clip))
+                            .judge(situation);
+        }
+
+        /** None was seen: right where the sheet does not say that there is one. */
+        private static Verdict.Judged noneSeen(Evidence<Boolean> clip) {
+            boolean missing = clip.value().isPresent();
+            return Verdict.judged(
+                    Finding.of(HAR_8, missing ? Weight.FIX : Weight.HOLDS, missing ? "clipMissing" : "noClip")
+                            .from(clip)
+                            .changedBy("CLIP"));
         }
     }
 }

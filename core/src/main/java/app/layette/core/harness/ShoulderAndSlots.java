@@ -1,12 +1,17 @@
 package app.layette.core.harness;
 
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.Fact.Dimension;
+import app.layette.core.entry.How;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
+import app.layette.core.growth.ChildHeights;
+import app.layette.core.growth.Share;
 import app.layette.core.measure.Length;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.seat.Shell;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 
@@ -31,7 +36,9 @@ public record ShoulderAndSlots(List<Length> slots, int count, int best, Optional
                 .flatMap(Evidence::value)
                 .orElse(List.of());
         Optional<Stamped<Length>> byTape = situation.shoulder();
-        Optional<Stamped<Fact.ShoulderSeen>> byEye = situation.newest(Fact.ShoulderSeen.class);
+        Optional<Stamped<Fact.ShoulderSeen>> byEye = situation
+                .newest(Fact.ShoulderSeen.class)
+                .filter(seen -> seen.how().isSeenHere() || seen.how().kind() == How.Kind.CARRIED_FROM);
         int count = situation.slotCount();
         // A height says nothing about slots that were only counted: they are compared by eye.
         boolean comparesByEye = slots.isEmpty() && count > 0;
@@ -42,6 +49,39 @@ public record ShoulderAndSlots(List<Length> slots, int count, int best, Optional
         }
         return byEye.map(seen -> new ShoulderAndSlots(
                 slots, count, Math.min(seen.value().slotAtOrBelow(), count), Optional.empty(), seen));
+    }
+
+    /**
+     * Whether the shoulder may by now lie at another slot than when it was looked at (GRO): the early or the late growth
+     * path has crossed one. On its own day a look holds; where neither slots nor length are known, no other day does.
+     */
+    public boolean mayHaveGrown(Situation situation) {
+        Optional<LocalDate> on = look.freshOn(situation.today());
+        if (on.isEmpty()) {
+            return true;
+        }
+        if (!on.get().isBefore(situation.today())) {
+            return false;
+        }
+        Optional<ChildHeights> heights = ChildHeights.of(situation);
+        if (heights.isEmpty() || slots.isEmpty()) {
+            return true;
+        }
+        Length height = shoulder.orElseGet(() -> between(heights.get().usual(Share.USUAL_SHOULDER, on.get())));
+        return heights.get()
+                .today(height, on.get(), Dimension.SHOULDER)
+                .map(today -> atOrBelow(slots, today.least()) != best || atOrBelow(slots, today.most()) != best)
+                .orElse(true);
+    }
+
+    /** Where in the interval seen the shoulder likely was. */
+    private Length between(Length likely) {
+        Length low = best == 0 ? Length.ZERO : slots.get(best - 1);
+        Length high = best == slots.size() ? likely : slots.get(best).minus(Length.ofMillimetres(0.01));
+        if (likely.isLessThan(low)) {
+            return low;
+        }
+        return likely.isMoreThan(high) ? high : likely;
     }
 
     /** HAR-1: the highest slot at or below a height, from 1; 0 when all are above it. */

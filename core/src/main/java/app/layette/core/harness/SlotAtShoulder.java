@@ -5,7 +5,6 @@ import static app.layette.core.finding.RuleCode.HAR_2;
 import static app.layette.core.finding.RuleCode.HAR_4;
 
 import app.layette.core.entry.Fact.SlotsSet;
-import app.layette.core.entry.Fact.WebbingMoved;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
@@ -22,9 +21,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * HAR-1, HAR-2 and HAR-4: the shoulder webbing comes from the slot at or next below the shoulder, from the same slot on
- * both sides and in pad and shell, with the loop that the sheet gives for it. Judged is what was set, never what was
- * advised.
+ * HAR-1 and HAR-2: the shoulder webbing comes from the slot at or next below the shoulder, with the loop that the sheet
+ * gives for it. Judged is what was set, never what was advised.
  */
 public final class SlotAtShoulder implements Rule {
     @Override
@@ -35,12 +33,11 @@ public final class SlotAtShoulder implements Rule {
     @Override
     public Verdict judge(Situation situation) {
         Optional<ShoulderAndSlots> shoulder = ShoulderAndSlots.in(situation);
-        Optional<Stamped<SlotsSet>> set = situation.newest(SlotsSet.class);
+        Optional<Stamped<SlotsSet>> set = situation.seen(SlotsSet.class);
         if (shoulder.isEmpty() || set.isEmpty()) {
             return Verdict.open(shoulder.isEmpty() ? "SHOULDER" : "SLOTS");
         }
-        if (situation.history(WebbingMoved.class).stream()
-                .anyMatch(moved -> moved.seq() > set.get().seq())) {
+        if (ThreadedAlike.isMovedSince(set.get(), situation)) {
             return Verdict.open("RETHREAD");
         }
         if (shoulder.get().count() == 0) {
@@ -53,18 +50,6 @@ public final class SlotAtShoulder implements Rule {
 
     private static Judged judge(SlotsSet set, ShoulderAndSlots shoulder, Situation situation) {
         int slot = set.leftShell();
-        if (slot != set.rightShell()) {
-            return Verdict.judged(Finding.of(HAR_4, Weight.FIX, "unequalSides")
-                    .with("left", set.leftShell())
-                    .with("right", set.rightShell())
-                    .changedBy("SLOTS"));
-        }
-        if (set.leftPad() != slot || set.rightPad() != slot) {
-            return Verdict.judged(Finding.of(HAR_4, Weight.FIX, "padDiffers")
-                    .with("slot", slot)
-                    .with("pad", set.leftPad() != slot ? set.leftPad() : set.rightPad())
-                    .changedBy("SLOTS"));
-        }
         if (slot != shoulder.best()) {
             return Verdict.judged(
                     Finding.of(HAR_1, Weight.FIX, slot > shoulder.best() ? "aboveShoulder" : "notNextBelow")

@@ -1,12 +1,12 @@
 package app.layette.core.lesson;
 
+import app.layette.core.coming.Coming;
+import app.layette.core.coming.WhatComesNext;
 import app.layette.core.entry.Fact.Dimension;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.finding.Argument;
-import app.layette.core.growth.Coming;
-import app.layette.core.growth.WhatComesNext;
 import app.layette.core.harness.HarnessAnswers;
 import app.layette.core.harness.ShoulderAndSlots;
 import app.layette.core.journey.Trip;

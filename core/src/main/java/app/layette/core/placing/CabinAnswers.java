@@ -4,8 +4,10 @@ import static app.layette.core.rule.Conclusion.AIRBAG;
 import static app.layette.core.rule.Conclusion.ANCHOR_LIMIT;
 import static app.layette.core.rule.Conclusion.BED_PLACE;
 import static app.layette.core.rule.Conclusion.BELT_LOCKS;
+import static app.layette.core.rule.Conclusion.FRONT_ROW;
 import static app.layette.core.rule.Conclusion.INFLATABLE_BELT;
 import static app.layette.core.rule.Conclusion.LAY_FLAT_PLACES;
+import static app.layette.core.rule.Conclusion.METHOD;
 import static app.layette.core.rule.Conclusion.OWN_ANCHORS;
 import static app.layette.core.rule.Conclusion.ROUTING_ALLOWED;
 import static app.layette.core.rule.Conclusion.VEHICLE_SEAT;
@@ -13,6 +15,7 @@ import static app.layette.core.rule.Conclusion.VEHICLE_SEAT;
 import app.layette.core.belt.Reach;
 import app.layette.core.cabin.FloorAndLeg;
 import app.layette.core.cabin.GapToFrontSeat;
+import app.layette.core.cabin.MethodOfKind;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
@@ -25,18 +28,16 @@ import app.layette.core.gate.Gate;
 import app.layette.core.gate.Required;
 import app.layette.core.gate.RuleBook;
 import app.layette.core.measure.Length;
+import app.layette.core.practice.PracticeProfile.RoutingFirst;
 import app.layette.core.recline.GapAhead;
 import app.layette.core.recline.ReclineAdvice;
 import app.layette.core.rule.Conclusion;
-import app.layette.core.seat.Connectors;
-import app.layette.core.seat.SeatKind;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.Side;
 import app.layette.core.vehicle.VehicleSheet;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
@@ -51,7 +52,9 @@ import java.util.Set;
 public record CabinAnswers(List<PlaceAnswer> answers) {
     /** What can be said of a place before anything is fixed there. */
     private static final Set<Conclusion> BEFOREHAND = EnumSet.of(
+            METHOD,
             AIRBAG,
+            FRONT_ROW,
             VEHICLE_SEAT,
             OWN_ANCHORS,
             ANCHOR_LIMIT,
@@ -80,21 +83,27 @@ public record CabinAnswers(List<PlaceAnswer> answers) {
                 answers.add(answer(situation.asIfPlaced(position.id(), method), position, rules));
             }
         }
-        answers.sort(RANK);
+        answers.sort(rank(situation.practice().profile().routingFirst()));
         return new CabinAnswers(answers);
     }
 
-    /** (a) what is allowed and installs best, (b) the middle of the back, (c) the kerb side; with its base before without. */
-    private static final Comparator<PlaceAnswer> RANK = Comparator.<PlaceAnswer>comparingInt(
-                    each -> rank(each.answer()))
-            .thenComparingInt(PlaceAnswer::doubts)
-            .thenComparing(each -> each.method().isBaseless())
-            .thenComparing(each -> each.place().isFrontRow())
-            .thenComparing(each -> !each.isMiddle())
-            .thenComparing(each -> !each.isKerbSide())
-            .thenComparing(PlaceAnswer::method)
-            .thenComparing(each -> each.place().row())
-            .thenComparing(each -> each.place().side());
+    /**
+     * What is allowed before what is not, the back before the front row, (a) what installs best, (b) the middle of the back,
+     * (c) the kerb side; with its base before without; of the routings the profile's first.
+     */
+    private static Comparator<PlaceAnswer> rank(RoutingFirst routing) {
+        Method last = routing == RoutingFirst.EUROPEAN ? Method.BASELESS_AMERICAN : Method.BASELESS_EUROPEAN;
+        return Comparator.<PlaceAnswer>comparingInt(each -> rank(each.answer()))
+                .thenComparing(each -> each.place().isFrontRow())
+                .thenComparingInt(PlaceAnswer::doubts)
+                .thenComparing(each -> each.method().isBaseless())
+                .thenComparing(each -> each.method() == last)
+                .thenComparing(each -> !each.isMiddle())
+                .thenComparing(each -> !each.isKerbSide())
+                .thenComparing(PlaceAnswer::method)
+                .thenComparing(each -> each.place().row())
+                .thenComparing(each -> each.place().side());
+    }
 
     private static int rank(Permission answer) {
         return switch (answer) {
@@ -104,18 +113,9 @@ public record CabinAnswers(List<PlaceAnswer> answers) {
         };
     }
 
-    /** The methods that this restraint is made for. */
+    /** The methods that this restraint is made for, as far as is known. */
     public static List<Method> methods(SeatSheet seat) {
-        boolean rigid = seat.connectors()
-                .value()
-                .map(Connectors::kind)
-                .filter(kind -> kind == Connectors.Kind.RIGID_ARMS)
-                .isPresent();
-        Method other = rigid ? Method.BASE_FLEXIBLE_ANCHORS : Method.BASE_RIGID_LEG;
-        return Arrays.stream(Method.values())
-                .filter(method -> method.kind() == seat.kind())
-                .filter(method -> method != other || seat.kind() != SeatKind.REAR_FACING_ONLY)
-                .toList();
+        return MethodOfKind.methods(seat);
     }
 
     /** The answer about one place and method. */
@@ -223,8 +223,14 @@ public record CabinAnswers(List<PlaceAnswer> answers) {
         if (!findings.isEmpty()) {
             return findings;
         }
+        String look = switch (conclusion) {
+            case BELT_LOCKS -> "RETRACTOR";
+            case AIRBAG -> "AIRBAG_LAMP";
+            case FRONT_ROW -> "BACK_ROW";
+            default -> "CAR_MANUAL";
+        };
         return List.of(Finding.of(RuleCode.CAB_13, Weight.NOT_KNOWN, "notLookedYet")
-                .changedBy(conclusion == BELT_LOCKS ? "RETRACTOR" : "CAR_MANUAL")
+                .changedBy(look)
                 .build());
     }
 

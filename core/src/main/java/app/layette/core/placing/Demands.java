@@ -1,6 +1,5 @@
 package app.layette.core.placing;
 
-import app.layette.core.cabin.FlatRules;
 import app.layette.core.entry.Method;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
@@ -54,7 +53,7 @@ public final class Demands {
         Set<PositionId> takes = new HashSet<>(Set.of(place));
         Set<String> uses = new HashSet<>();
         if (method == Method.LAY_FLAT) {
-            PositionId second = FlatRules.besides(place);
+            PositionId second = place.besides();
             takes.add(second);
             uses.add(belt(second));
         }

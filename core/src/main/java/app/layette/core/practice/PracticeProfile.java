@@ -24,6 +24,8 @@ import app.layette.core.measure.UnitSystem;
  * @param anchorLimit used where both manuals were read and are silent (SUIT-10)
  * @param rearFacing how long a child stays rear-facing at least (SUIT-11)
  * @param breaks how long it stays in the seat at a time (JRN-1)
+ * @param routingFirst which baseless routing is offered first where both are allowed
+ * @param retractorBesides whether a retractor that switches is switched in addition to a lock-off
  */
 public record PracticeProfile(
         String id,
@@ -42,7 +44,9 @@ public record PracticeProfile(
         Length slotFarBelow,
         AnchorLimitDefault anchorLimit,
         RearFacing rearFacing,
-        Breaks breaks) {
+        Breaks breaks,
+        RoutingFirst routingFirst,
+        RetractorBesides retractorBesides) {
 
     /**
      * How long a child stays rear-facing at least (SUIT-11). Legal ages count from birth.
@@ -60,10 +64,25 @@ public record PracticeProfile(
      */
     public record Breaks(int firstWeeksMinutes, int laterMinutes) {}
 
-    /** A version that was written before these two were asked keeps what was usual then. */
+    /** Which baseless routing comes first. */
+    public enum RoutingFirst {
+        /** It rotates and rebounds less. */
+        EUROPEAN,
+        AMERICAN
+    }
+
+    /** Whether a retractor is switched to locking although a lock-off holds. */
+    public enum RetractorBesides {
+        LOCK_OFF_ALONE,
+        BOTH
+    }
+
+    /** A version that was written before these were asked keeps what was usual then. */
     public PracticeProfile {
         rearFacing = rearFacing == null ? new RearFacing(24, null) : rearFacing;
         breaks = breaks == null ? new Breaks(30, 120) : breaks;
+        routingFirst = routingFirst == null ? RoutingFirst.EUROPEAN : routingFirst;
+        retractorBesides = retractorBesides == null ? RetractorBesides.LOCK_OFF_ALONE : retractorBesides;
     }
 
     /** Ways to test that the harness is snug (HAR-7). */

@@ -3,6 +3,7 @@ package app.layette.core.recline;
 import static app.layette.core.finding.RuleCode.REC_3;
 
 import app.layette.core.entry.Change;
+import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.GroundMeasured;
 import app.layette.core.entry.Fact.LeanMeasured;
 import app.layette.core.entry.Fact.SillsRead;
@@ -16,8 +17,12 @@ import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.Verdict;
+import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /**
  * REC-3: gravity indicators tell the truth only on level ground. Up to 1° along the car is fine, up to 3° provisional
@@ -29,6 +34,8 @@ import java.util.Set;
 public final class GroundLevel implements Rule {
     private static final double FINE_DEGREES = 1;
     private static final double PROVISIONAL_DEGREES = 3;
+
+    private static final Set<Change> OTHER_GROUND = EnumSet.of(Change.CAR_MOVED, Change.OTHER_CAR);
 
     /** What a reading on this ground is worth. */
     public enum Worth {
@@ -44,9 +51,7 @@ public final class GroundLevel implements Rule {
 
     @Override
     public Verdict judge(Situation situation) {
-        Optional<Stamped<LeanMeasured>> lean = situation
-                .newest(LeanMeasured.class)
-                .filter(each -> each.value().lean().absolute().degrees() > PROVISIONAL_DEGREES);
+        Optional<Stamped<LeanMeasured>> lean = tooMuchLean(situation);
         if (lean.isPresent()) {
             return Verdict.judged(Finding.of(REC_3, Weight.FIX, "leans")
                             .with("lean", lean.get().value().lean())
@@ -77,22 +82,44 @@ public final class GroundLevel implements Rule {
                 : degrees <= PROVISIONAL_DEGREES ? Worth.PROVISIONAL : Worth.REFUSED;
     }
 
+    /** A sideways lean past what is allowed, measured since the car last moved. */
+    private static Optional<Stamped<LeanMeasured>> tooMuchLean(Situation situation) {
+        return situation
+                .seen(LeanMeasured.class)
+                .filter(each -> each.value().lean().absolute().degrees() > PROVISIONAL_DEGREES)
+                .filter(each -> each.seen() >= situation.lastChange(OTHER_GROUND, each.seq()));
+    }
+
     /** What a reading here is worth, by a measured slope or lean; final where the ground was only judged by eye. */
     public static Worth worth(Situation situation) {
-        boolean leans = situation
-                .newest(LeanMeasured.class)
-                .map(each -> each.value().lean().absolute().degrees() > PROVISIONAL_DEGREES)
-                .orElse(false);
-        return leans ? Worth.REFUSED : worth(pitch(situation));
+        return tooMuchLean(situation).isPresent() ? Worth.REFUSED : worth(pitch(situation));
     }
 
     /** δ as measured since the car last moved; level when it was judged by eye later, or only. */
     public static Angle pitch(Situation situation) {
-        return byAngle(situation)
-                .filter(angle -> angle.isAfter(situation.answer(Question.GROUND)))
-                .filter(angle -> angle.seq() > situation.lastChange(Set.of(Change.CAR_MOVED), 0))
-                .map(Stamped::value)
-                .orElse(Angle.ZERO);
+        return pitchAt(situation, Integer.MAX_VALUE);
+    }
+
+    /**
+     * δ of the ground that a look was made on: what was found out about it between the move of the car before the look and
+     * the next one after it.
+     */
+    static Angle pitchAt(Situation situation, int seq) {
+        int since = 0;
+        int until = Integer.MAX_VALUE;
+        for (int move : situation.changes(OTHER_GROUND)) {
+            since = move <= seq ? move : since;
+            until = move > seq ? Math.min(until, move) : until;
+        }
+        int from = since;
+        int to = until;
+        Predicate<Stamped<?>> there = look -> look.seq() > from && look.seq() < to;
+        Optional<Stamped<Angle>> byAngle = byAngles(situation).filter(there).reduce((first, second) -> second);
+        Optional<Stamped<Fact.Answered>> byEye = situation.history(Fact.Answered.class).stream()
+                .filter(each -> each.value().question() == Question.GROUND)
+                .filter(there)
+                .reduce((first, second) -> second);
+        return byAngle.filter(angle -> angle.isAfter(byEye)).map(Stamped::value).orElse(Angle.ZERO);
     }
 
     /** The sill's own rake, from two readings with the car turned round; worth keeping with the car. */
@@ -104,14 +131,19 @@ public final class GroundLevel implements Rule {
     }
 
     private static Optional<Stamped<Angle>> byAngle(Situation situation) {
-        Optional<Stamped<Angle>> bySills = situation
-                .newest(SillsRead.class)
+        return byAngles(situation).reduce((first, second) -> second);
+    }
+
+    /** Every slope that was measured here, in its order. */
+    private static Stream<Stamped<Angle>> byAngles(Situation situation) {
+        Stream<Stamped<Angle>> bySills = situation.history(SillsRead.class).stream()
                 .map(read ->
                         read.with(half(read.value().first().minus(read.value().turned()))));
-        Optional<Stamped<Angle>> onGround = situation
-                .newest(GroundMeasured.class)
+        Stream<Stamped<Angle>> onGround = situation.history(GroundMeasured.class).stream()
                 .map(read -> read.with(read.value().pitch()));
-        return onGround.filter(ground -> ground.isAfter(bySills)).or(() -> bySills);
+        return Stream.concat(bySills, onGround)
+                .filter(each -> each.how().isSeenHere())
+                .sorted(Comparator.comparingInt(Stamped::seq));
     }
 
     private static Angle half(Angle angle) {

@@ -3,6 +3,7 @@ package app.layette.core.recline;
 import static app.layette.core.finding.RuleCode.REC_1;
 import static app.layette.core.finding.RuleCode.REC_3;
 
+import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact.LevelRead;
 import app.layette.core.entry.Fact.Stage;
 import app.layette.core.entry.Question;
@@ -13,6 +14,7 @@ import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Mass;
+import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.Verdict;
@@ -21,6 +23,8 @@ import app.layette.core.seat.Indicator.Reading;
 import app.layette.core.seat.Recline;
 import app.layette.core.seat.SeatSheet;
 import java.util.Optional;
+import java.util.OptionalLong;
+import java.util.Set;
 
 /**
  * REC-1: with the child in, the seat's own indicator passes by its own criterion, in the band for the child's weight. A
@@ -36,12 +40,6 @@ public final class LevelWithChild implements Rule {
     public Verdict judge(Situation situation) {
         Optional<Stamped<LevelRead>> level = situation.level(Stage.CHILD);
         Optional<Stamped<Mass>> weight = situation.weight();
-        Optional<Stamped<String>> sides =
-                situation.answer(Question.SIDES).filter(each -> each.value().equals("DIFFER"));
-        if (sides.isPresent() && sides.get().isAfter(level)) {
-            return Verdict.judged(Finding.of(REC_3, Weight.FIX, "sidesDiffer").changedBy("LEVEL_GROUND"))
-                    .restingOn(sides.get());
-        }
         if (level.isEmpty() || weight.isEmpty() || situation.seat().isEmpty()) {
             return Verdict.open("LEVEL");
         }
@@ -52,24 +50,79 @@ public final class LevelWithChild implements Rule {
                     .from(indicator)
                     .changedBy("SEAT_MANUAL"));
         }
-        if (indicator.value().get().bandFor(weight.get().value()).isEmpty()) {
+        Indicator here = indicator.value().get();
+        if (here.bandFor(weight.get().value(), situation.ageDays()).isEmpty()) {
             return Verdict.judged(Finding.of(REC_1, Weight.NOT_KNOWN, "noBand")
                     .with("weight", weight.get().value())
                     .from(indicator)
                     .changedBy("SEAT_MANUAL"));
         }
-        if (GroundLevel.worth(situation) != GroundLevel.Worth.FINAL) {
-            return onSlope(situation, level.get(), indicator.value().get());
+        if (isOfAnotherBand(level.get(), here, situation)) {
+            return new Verdict.Stale(level.get().seq());
         }
+        Optional<Verdict> sides = sides(situation, here);
+        if (sides.isPresent() && !(sides.get() instanceof Verdict.Judged alike && alike.passes())) {
+            return sides.get();
+        }
+        Verdict.Judged verdict = GroundLevel.worth(situation) == GroundLevel.Worth.FINAL
+                ? Verdict.judged(judge(level.get().value().reading(), here)
+                        .from(indicator)
+                        .changedBy("DEVICE"))
+                : onSlope(situation, level.get(), here);
+        Verdict.Judged resting = verdict.restingOn(level.get());
+        return situation
+                        .answer(Question.SIDES)
+                        .filter(answer -> sides.isPresent())
+                        .isPresent()
+                ? resting.restingOn(situation.answer(Question.SIDES).get())
+                : resting;
+    }
+
+    /** REC-3: an indicator on both sides shows the same on both; empty where there is one and nobody saw another. */
+    private static Optional<Verdict> sides(Situation situation, Indicator indicator) {
+        boolean asked = indicator.sides() != Indicator.Sides.ONE;
+        if (!asked && situation.answer(Question.SIDES).isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(new AnsweredByEye(
+                        Conclusion.LEVEL, Question.SIDES, (here, answer) -> compared(indicator, answer.value()))
+                .judge(situation));
+    }
+
+    private static Verdict.Judged compared(Indicator indicator, String answer) {
+        if (answer.equals("DIFFER")) {
+            return Verdict.judged(Finding.of(REC_3, Weight.FIX, "sidesDiffer").changedBy("LEVEL_GROUND"));
+        }
+        boolean missing = answer.equals("ONE_ONLY") && indicator.sides() == Indicator.Sides.BOTH;
         return Verdict.judged(
-                        judge(level.get().value().reading(), indicator.value().get())
-                                .from(indicator)
-                                .changedBy("DEVICE"))
-                .restingOn(level.get());
+                Finding.of(REC_3, missing ? Weight.FIX : Weight.HOLDS, missing ? "otherSideMissing" : "sidesAlike")
+                        .changedBy("LEVEL_GROUND"));
+    }
+
+    /** Whether both sides have to be looked at and compared. */
+    public static boolean areSidesAsked(Situation situation) {
+        return situation
+                .seat()
+                .flatMap(seat -> seat.recline().indicator().value())
+                .filter(indicator -> indicator.sides() != Indicator.Sides.ONE)
+                .isPresent();
+    }
+
+    /** Whether another band counts now than when the level was read, by weight or by age. */
+    private static boolean isOfAnotherBand(Stamped<LevelRead> level, Indicator indicator, Situation situation) {
+        Mass now = situation.weight().orElseThrow().value();
+        boolean renewed = situation.lastChange(Set.of(Change.MEASURES_RENEWED), 0) > level.seen();
+        Optional<Mass> then = renewed ? situation.weightAsSeen(level.seen()).map(Stamped::value) : Optional.of(now);
+        OptionalLong ageThen = situation
+                .child()
+                .map(child -> OptionalLong.of(child.value().ageDays(level.on())))
+                .orElse(OptionalLong.empty());
+        return then.isEmpty()
+                || !indicator.bandFor(then.get(), ageThen).equals(indicator.bandFor(now, situation.ageDays()));
     }
 
     /** On a slope the indicator does not tell the truth; what it would show on level ground is computed, and no pass. */
-    private static Verdict onSlope(Situation situation, Stamped<LevelRead> level, Indicator indicator) {
+    private static Verdict.Judged onSlope(Situation situation, Stamped<LevelRead> level, Indicator indicator) {
         boolean refused = GroundLevel.worth(situation) == GroundLevel.Worth.REFUSED;
         Optional<Reading> onLevel = refused
                 ? Optional.empty()
@@ -79,7 +132,7 @@ public final class LevelWithChild implements Rule {
                 .with("reading", key(indicator, level.value().reading()))
                 .changedBy("LEVEL_GROUND");
         onLevel.ifPresent(reading -> finding.with("onLevel", key(indicator, reading)));
-        return Verdict.judged(finding).restingOn(level);
+        return Verdict.judged(finding);
     }
 
     private static Argument key(Indicator indicator, Reading reading) {

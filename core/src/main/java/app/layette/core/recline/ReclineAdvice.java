@@ -24,7 +24,9 @@ import app.layette.core.seat.SeatSheet;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 
 /**
  * Which setting of the recline device to try, how likely it lands in the band with the child in, and where to press (REC-1,
@@ -36,6 +38,8 @@ import java.util.TreeSet;
  * @param settingNow name of the setting it stands at; empty when nobody set it
  * @param byRoll whether there is no device and the settings are the lifts of a roll, in mm
  * @param recommended name of the setting to try; empty when none can be named
+ * @param offered after a pass, the next more reclined setting where it is at least as likely as not: it gives the airway
+ *     more room, and is never demanded
  * @param press where to press while tightening
  * @param looks how many looks it has learned from
  * @param lookAgain whether the last look contradicts everything known and should be repeated
@@ -50,6 +54,7 @@ public record ReclineAdvice(
         Optional<String> settingNow,
         boolean byRoll,
         Optional<String> recommended,
+        Optional<String> offered,
         Optional<PressPoint> press,
         int looks,
         boolean lookAgain,
@@ -129,7 +134,8 @@ public record ReclineAdvice(
                 .map(SeatSheet::recline)
                 .map(Recline::indicator)
                 .flatMap(Evidence::value)
-                .flatMap(indicator -> situation.weight().flatMap(weight -> indicator.bandFor(weight.value())));
+                .flatMap(indicator ->
+                        situation.weight().flatMap(weight -> indicator.bandFor(weight.value(), situation.ageDays())));
     }
 
     /** The zones of the seat's indicator for the child's weight; empty when they are not known in degrees. */
@@ -174,6 +180,7 @@ public record ReclineAdvice(
         private final Optional<IndicatorZones> zones;
         private final Optional<RollPlaced> roll;
         private final Learned learned;
+        private final ReclineLooks.Seen seen;
         private final Basis basis;
         private final Optional<Band> band;
         private final List<Recline.Step> steps;
@@ -183,7 +190,8 @@ public record ReclineAdvice(
             this.setUp = setUp;
             this.zones = zones(situation);
             this.roll = situation.newest(RollPlaced.class).map(Stamped::value);
-            this.learned = ReclineLooks.in(situation, setUp, zones);
+            this.seen = ReclineLooks.in(situation, setUp, zones);
+            this.learned = seen.learned();
             this.basis = zones.isPresent()
                     ? Basis.BAND
                     : setUp.indicator().isPresent() ? Basis.STEP_AND_LOOK : Basis.ADVICE_BAND;
@@ -196,7 +204,7 @@ public record ReclineAdvice(
         }
 
         private static List<Recline.Step> orPlain(List<Recline.Step> steps) {
-            return steps.isEmpty() ? List.of(new Recline.Step("", null, null)) : steps;
+            return steps.isEmpty() ? List.of(Recline.Step.PLAIN) : steps;
         }
 
         /** With no device a roll sets the angle: none, every centimetre, and the one that lies there now. */
@@ -212,7 +220,7 @@ public record ReclineAdvice(
         }
 
         private long rollNow() {
-            return Math.round(setUp.lift(new Recline.Step("", null, null), roll).millimetres());
+            return Math.round(setUp.lift(Recline.Step.PLAIN, roll).millimetres());
         }
 
         private Optional<String> nameNow() {
@@ -226,10 +234,18 @@ public record ReclineAdvice(
             for (Recline.Step step : steps) {
                 setting(step).ifPresent(settings::add);
             }
-            Optional<Setting> chosen = basis == Basis.STEP_AND_LOOK ? stepAndLook(settings) : likeliest(settings);
+            Optional<Setting> chosen = chosen(settings);
+            // Until somebody has looked, the sheet's word on the cushion alone says that nothing can be reached.
             boolean outOfReach = basis != Basis.STEP_AND_LOOK
                     && learned.looks() > 0
-                    && settings.stream().allMatch(each -> each.likelihood() < SettingChoice.OUT_OF_REACH);
+                    && !seen.passedNow()
+                    && (chosen.isEmpty()
+                            || IntStream.range(0, settings.size())
+                                    .filter(seen.ruledOut()::leaves)
+                                    .allMatch(i -> settings.get(i).likelihood() < SettingChoice.OUT_OF_REACH));
+            if (outOfReach) {
+                chosen = Optional.empty();
+            }
             return new ReclineAdvice(
                     List.copyOf(settings),
                     band,
@@ -237,6 +253,7 @@ public record ReclineAdvice(
                     nameNow(),
                     setUp.isByRoll(),
                     chosen.map(Setting::name),
+                    offered(settings).map(Setting::name),
                     setUp.isRigid() ? Optional.empty() : chosen.map(this::pressPoint),
                     learned.looks(),
                     learned.lookAgain().isPresent(),
@@ -280,13 +297,37 @@ public record ReclineAdvice(
             return band.map(each -> Zone.between(each.from(), each.to()));
         }
 
-        private Optional<Setting> likeliest(List<Setting> settings) {
-            if (settings.isEmpty()) {
-                return Optional.empty();
+        /** A pass ends the search; else what the likelihoods or, without them, the last look says. */
+        private Optional<Setting> chosen(List<Setting> settings) {
+            Optional<Setting> passed = nameNow()
+                    .filter(name -> seen.passedNow())
+                    .flatMap(name -> settings.stream()
+                            .filter(each -> each.name().equals(name))
+                            .findFirst());
+            if (passed.isPresent()) {
+                return passed;
             }
+            return basis == Basis.STEP_AND_LOOK ? stepAndLook(settings) : likeliest(settings);
+        }
+
+        private Optional<Setting> likeliest(List<Setting> settings) {
             List<Double> likelihoods =
                     settings.stream().map(Setting::likelihood).toList();
-            return Optional.of(settings.get(SettingChoice.of(likelihoods, wantsMostReclined(situation))));
+            OptionalInt choice = SettingChoice.of(likelihoods, seen.ruledOut(), wantsMostReclined(situation));
+            return choice.isPresent() ? Optional.of(settings.get(choice.getAsInt())) : Optional.empty();
+        }
+
+        /** One more step after a pass, where it is at least as likely as not. */
+        private Optional<Setting> offered(List<Setting> settings) {
+            Optional<String> now = nameNow().filter(name -> seen.passedNow());
+            int here = settings.stream().map(Setting::name).toList().indexOf(now.orElse(null));
+            int next = here + 1;
+            boolean worth = here >= 0
+                    && next < settings.size()
+                    && seen.ruledOut().leaves(next)
+                    && settings.get(next).likelihood() >= SettingChoice.WORTH_OFFERING
+                    && wantsMostReclined(situation);
+            return worth ? Optional.of(settings.get(next)) : Optional.empty();
         }
 
         /** Most reclined first; after a look one step the right way from where it stands. */
@@ -303,7 +344,10 @@ public record ReclineAdvice(
             int here = steps.stream().map(Recline.Step::name).toList().indexOf(now.get());
             int way =
                     setUp.indicator().get().passes(last.get()) ? 0 : last.get().isUpright() ? 1 : -1;
-            return Optional.of(settings.get(Math.max(0, Math.min(settings.size() - 1, here + way))));
+            int next = here + way;
+            boolean left =
+                    next >= 0 && next < settings.size() && seen.ruledOut().leaves(next);
+            return left ? Optional.of(settings.get(next)) : Optional.empty();
         }
 
         /** Another press point is worth a word only when it helps by more than one in ten. */

@@ -17,8 +17,11 @@ import app.layette.core.recline.cushion.Depths;
 import app.layette.core.recline.learn.Expectation;
 import app.layette.core.recline.learn.Learned;
 import app.layette.core.recline.learn.Look;
+import app.layette.core.recline.learn.RuledOut;
+import app.layette.core.seat.Indicator.Reading;
 import app.layette.core.seat.Recline;
 import app.layette.core.vehicle.PositionId;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -32,76 +35,152 @@ final class ReclineLooks {
     private final Situation situation;
     private final ReclineSetUp setUp;
     private final Optional<IndicatorZones> zones;
-    private final Angle ground;
-    private final boolean hasSettings;
+    private final List<Recline.Step> settings;
     private Optional<PositionId> place = Optional.empty();
     private Optional<Recline.Step> step = Optional.empty();
     private Optional<RollPlaced> roll = Optional.empty();
     private Depths foam = Depths.NONE;
     private Learned learned;
+    private RuledOut ruledOut = RuledOut.NOTHING;
+    private Optional<Fact> lastLook = Optional.empty();
+    private Optional<Reading> lastWithChild = Optional.empty();
+
+    /**
+     * What all looks came to.
+     *
+     * @param learned about this very cushion
+     * @param ruledOut settings that a look with the child in has ruled out
+     * @param passedNow whether the last look with the child in passed, at the setting that it still stands at
+     */
+    record Seen(Learned learned, RuledOut ruledOut, boolean passedNow) {}
 
     private ReclineLooks(Situation situation, ReclineSetUp setUp, Optional<IndicatorZones> zones) {
         this.situation = situation;
         this.setUp = setUp;
         this.zones = zones;
-        this.ground = GroundLevel.pitch(situation);
         this.learned = Learned.nothing(setUp.prior());
-        this.hasSettings = !ReclineSetUp.settings(situation).isEmpty();
-        this.step = hasSettings ? Optional.empty() : Optional.of(new Recline.Step("", null, null));
+        this.settings = ReclineSetUp.settings(situation);
+        this.step = settings.isEmpty() ? Optional.of(Recline.Step.PLAIN) : Optional.empty();
     }
 
-    static Learned in(Situation situation, ReclineSetUp setUp, Optional<IndicatorZones> zones) {
+    static Seen in(Situation situation, ReclineSetUp setUp, Optional<IndicatorZones> zones) {
         ReclineLooks reader = new ReclineLooks(situation, setUp, zones);
         for (Stamped<Fact> entry : situation.history(Fact.class)) {
-            reader.read(entry.value());
+            reader.read(entry);
         }
-        return reader.learned;
+        return new Seen(reader.learned, reader.ruledOut, reader.passedNow());
     }
 
-    private void moveTo(PositionId position) {
-        if (place.filter(before -> !before.equals(position)).isPresent()) {
-            learned = Learned.nothing(setUp.prior());
-            foam = Depths.NONE;
-        }
-        place = Optional.of(position);
+    private boolean passedNow() {
+        return lastWithChild
+                .flatMap(reading -> setUp.indicator().map(indicator -> indicator.passes(reading)))
+                .orElse(false);
     }
 
-    private void read(Fact fact) {
+    /** Another cushion: everything begins anew. */
+    private void beginAnew() {
+        learned = Learned.nothing(setUp.prior());
+        foam = Depths.NONE;
+        forgetRuledOut();
+    }
+
+    private void forgetRuledOut() {
+        ruledOut = RuledOut.NOTHING;
+        lastWithChild = Optional.empty();
+    }
+
+    private void moveTo(Placed placed) {
+        if (place.filter(before -> !before.equals(placed.position())).isPresent()) {
+            beginAnew();
+        } else {
+            forgetRuledOut();
+        }
+        place = Optional.of(placed.position());
+    }
+
+    private void read(Stamped<Fact> entry) {
+        Fact fact = entry.value();
+        boolean look = fact instanceof AngleRead || fact instanceof LevelRead;
+        // The same once more with nothing done between is one look, unless it was asked for again.
+        boolean repeated = look
+                && lastLook.filter(fact::equals).isPresent()
+                && learned.lookAgain().isEmpty();
+        if (repeated) {
+            return;
+        }
+        lastLook = look ? Optional.of(fact) : isAnAct(fact) ? Optional.empty() : lastLook;
         if (fact instanceof Placed placed) {
-            moveTo(placed.position());
-        } else if (fact instanceof DeviceSet set && hasSettings) {
-            step = ReclineSetUp.settings(situation).stream()
+            moveTo(placed);
+        } else if (fact instanceof DeviceSet set && !settings.isEmpty()) {
+            step = settings.stream()
                     .filter(each -> each.name().equals(set.step()))
                     .findFirst();
+            lastWithChild = Optional.empty();
         } else if (fact instanceof RollPlaced placed) {
             roll = Optional.of(placed);
+            forgetRuledOut();
         } else if (fact instanceof Acted acted) {
-            boolean pressed = acted.act() == Act.TIGHTENED || acted.act() == Act.PRESSED_OR_ROCKED;
-            foam = pressed && !setUp.isRigid() ? setUp.model().foam() : foam;
+            acted(acted.act());
         } else if (fact instanceof AngleRead read) {
-            number(read);
+            number(read, entry.seq());
         } else if (fact instanceof LevelRead read) {
-            zone(read);
+            zone(read, entry.seq());
         }
     }
 
-    private void number(AngleRead read) {
+    /** What can have changed the angle between two looks. */
+    private static boolean isAnAct(Fact fact) {
+        return fact instanceof Placed
+                || fact instanceof DeviceSet
+                || fact instanceof RollPlaced
+                || fact instanceof Acted
+                || fact instanceof Fact.Weighed
+                || fact instanceof Fact.GroundMeasured
+                || fact instanceof Fact.SillsRead;
+    }
+
+    private void acted(Act act) {
+        boolean pressed = act == Act.TIGHTENED || act == Act.PRESSED_OR_ROCKED;
+        foam = pressed && !setUp.isRigid() ? setUp.model().foam() : foam;
+        if (act == Act.BELT_TOUCHED || act == Act.ANCHOR_TOUCHED) {
+            forgetRuledOut();
+        }
+    }
+
+    private void number(AngleRead read, int seq) {
         Angle spread = read.source() == AngleSource.GAUGE ? GAUGE_SPREAD : Look.OfNumber.USUAL_SPREAD;
-        expect(read.stage(), false)
+        expect(read.stage(), false, seq)
                 .ifPresent(expected -> learned = learned.and(new Look.OfNumber(expected, read.angle(), spread)));
         remember(read.stage());
     }
 
-    private void zone(LevelRead read) {
+    private void zone(LevelRead read, int seq) {
         if (zones.isPresent()) {
-            expect(read.stage(), true)
+            expect(read.stage(), true, seq)
                     .ifPresent(expected -> learned =
                             learned.and(new Look.OfZone(expected, zones.get().zone(read.reading()))));
+        }
+        if (read.stage() == Stage.CHILD) {
+            withChild(read.reading(), seq);
         }
         remember(read.stage());
     }
 
-    private Optional<Expectation> expect(Stage stage, boolean byIndicator) {
+    /** On a slope the indicator rules nothing out. */
+    private void withChild(Reading reading, int seq) {
+        lastWithChild = Optional.of(reading);
+        boolean level = GroundLevel.pitchAt(situation, seq).absolute().degrees() <= 1;
+        boolean failed = setUp.indicator()
+                .filter(indicator -> !indicator.passes(reading))
+                .isPresent();
+        int at = step.map(settings::indexOf).orElse(-1);
+        if (level && failed && at >= 0) {
+            ruledOut = reading.isUpright() ? ruledOut.tooUprightAt(at) : ruledOut.tooReclinedAt(at);
+        }
+    }
+
+    private Optional<Expectation> expect(Stage stage, boolean byIndicator, int seq) {
+        Angle ground = GroundLevel.pitchAt(situation, seq);
         return step.flatMap(each ->
                 setUp.expect(each, roll, stage, byIndicator, ground, stage == Stage.LOOSE ? foam : Depths.NONE));
     }

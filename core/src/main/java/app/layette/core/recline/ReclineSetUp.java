@@ -1,5 +1,6 @@
 package app.layette.core.recline;
 
+import app.layette.core.condition.BaseFitsCarrier;
 import app.layette.core.entry.Fact.CushionMeasured;
 import app.layette.core.entry.Fact.DeviceSet;
 import app.layette.core.entry.Fact.RollPlaced;
@@ -24,6 +25,7 @@ import app.layette.core.recline.rigid.RigidArms;
 import app.layette.core.recline.roll.Noodle;
 import app.layette.core.recline.roll.Roll;
 import app.layette.core.recline.roll.Towel;
+import app.layette.core.seat.BaseFit;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.Recline;
 import app.layette.core.seat.SeatKind;
@@ -73,8 +75,12 @@ public final class ReclineSetUp {
     /** The same seat on a cushion of another slope. */
     public static Optional<ReclineSetUp> of(Situation situation, Optional<Angle> slope) {
         Optional<Recline> recline = situation.seat().map(SeatSheet::recline);
-        Optional<Angle> theta0 = recline.flatMap(each -> each.theta0().value());
-        Optional<Length> contact = recline.flatMap(each -> each.contact().value());
+        Optional<BaseFit> base =
+                situation.usualMethod().isOnBase() ? BaseFitsCarrier.fitting(situation) : Optional.empty();
+        Optional<Angle> theta0 = base.map(BaseFit::theta0)
+                .or(() -> recline.flatMap(each -> each.theta0().value()));
+        Optional<Length> contact = base.map(BaseFit::contact)
+                .or(() -> recline.flatMap(each -> each.contact().value()));
         boolean rigid = recline.flatMap(each -> each.arms().value()).isPresent();
         Optional<Angle> needed = rigid ? Optional.of(slope.orElse(Angle.ZERO)) : slope;
         if (theta0.isEmpty()
@@ -96,8 +102,8 @@ public final class ReclineSetUp {
     public static Optional<Angle> cushionSlope(Situation situation) {
         return situation
                 .newest(CushionMeasured.class)
-                .filter(measured -> measured.seq() > situation.placeSince())
-                .map(measured -> measured.value().slope().minus(GroundLevel.pitch(situation)))
+                .filter(measured -> measured.seen() >= situation.placeSince())
+                .map(measured -> measured.value().slope().minus(GroundLevel.pitchAt(situation, measured.seq())))
                 .or(() ->
                         situation.position().map(SeatingPosition::cushionSlope).flatMap(Evidence::value));
     }

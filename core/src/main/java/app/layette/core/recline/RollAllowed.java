@@ -4,6 +4,7 @@ import static app.layette.core.finding.RuleCode.REC_6;
 
 import app.layette.core.entry.Fact.RollKind;
 import app.layette.core.entry.Fact.RollPlaced;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
@@ -35,6 +36,13 @@ public final class RollAllowed implements Rule {
         Optional<Stamped<RollPlaced>> roll = situation.newest(RollPlaced.class);
         if (roll.isEmpty() || roll.get().value().roll() == RollKind.NONE) {
             return Verdict.judged(Finding.of(REC_6, Weight.HOLDS, "noRoll"));
+        }
+        Method method = situation.usualMethod();
+        if (method.isBaseless() || !method.isReclined()) {
+            return judged(
+                    roll.get(),
+                    Finding.of(REC_6, Weight.STOP, method.isBaseless() ? "notBaseless" : "notLyingFlat")
+                            .changedBy("ROLL"));
         }
         RollKind kind = roll.get().value().roll();
         boolean rigid = situation

@@ -1,5 +1,6 @@
 package app.layette.core.recline;
 
+import app.layette.core.cabin.PlaceAllowed;
 import app.layette.core.entry.Fact.RollKind;
 import app.layette.core.entry.Fact.Stage;
 import app.layette.core.entry.Situation;
@@ -12,6 +13,7 @@ import app.layette.core.recline.learn.Learned;
 import app.layette.core.recline.learn.Zone;
 import app.layette.core.seat.Indicator.Band;
 import app.layette.core.seat.Recline;
+import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.VehicleSheet;
 import java.util.ArrayList;
@@ -61,7 +63,7 @@ final class WaysOut {
      */
     static Optional<Length> rollLift(Situation situation, ReclineSetUp setUp, Belief belief, Band band) {
         List<Recline.Step> steps = ReclineSetUp.settings(situation);
-        Recline.Step highest = steps.isEmpty() ? new Recline.Step("", null, null) : steps.get(steps.size() - 1);
+        Recline.Step highest = steps.isEmpty() ? Recline.Step.PLAIN : steps.get(steps.size() - 1);
         Angle target = Angle.ofDegrees((band.from().degrees() + band.to().degrees()) / 2);
         Optional<Angle> reached = setUp.expect(highest, Optional.empty(), Stage.CHILD, true, Angle.ZERO, Depths.NONE)
                 .map(expected -> belief.predict(expected).mean());
@@ -73,28 +75,28 @@ final class WaysOut {
         return Optional.of(geometry.liftBetween(tilt, tilt.plus(target.minus(reached.get()))));
     }
 
-    /** Places whose own cushion would probably do, going by their sheet. */
+    /** Places that the rules allow and whose own cushion, by its slope and firmness, would probably do. */
     private List<WayOut> otherPlaces() {
-        Optional<SeatingPosition> here = situation.position();
+        Optional<PositionId> here = situation.position().map(SeatingPosition::id);
         return situation.car().map(VehicleSheet::positions).orElse(List.of()).stream()
-                .filter(place -> here.map(each -> !each.id().equals(place.id())).orElse(true))
+                .map(SeatingPosition::id)
+                .filter(place -> here.filter(place::equals).isEmpty())
                 .filter(this::wouldDo)
-                .map(place -> WayOut.place(place.id()))
+                .map(WayOut::place)
                 .toList();
     }
 
-    private boolean wouldDo(SeatingPosition place) {
-        Optional<Angle> slope = place.cushionSlope().value();
-        if (slope.isEmpty()) {
+    private boolean wouldDo(PositionId place) {
+        Situation there = situation.asIfPlaced(place, situation.usualMethod());
+        if (PlaceAllowed.answer(there) != Permission.ALLOWED) {
             return false;
         }
-        Optional<ReclineSetUp> there = ReclineSetUp.of(situation, slope);
         Zone zone = Zone.between(band.from(), band.to());
-        return there.isPresent()
-                && ReclineSetUp.settings(situation).stream()
-                        .map(step ->
-                                there.get().expect(step, Optional.empty(), Stage.CHILD, true, Angle.ZERO, Depths.NONE))
+        return ReclineSetUp.of(there)
+                .map(set -> ReclineSetUp.settings(there).stream()
+                        .map(step -> set.expect(step, Optional.empty(), Stage.CHILD, true, Angle.ZERO, Depths.NONE))
                         .flatMap(Optional::stream)
-                        .anyMatch(expected -> there.get().prior().likelihood(expected, zone) >= WORTH_TRYING);
+                        .anyMatch(expected -> set.prior().likelihood(expected, zone) >= WORTH_TRYING))
+                .orElse(false);
     }
 }

@@ -1,7 +1,5 @@
 package app.layette.core.ride;
 
-import app.layette.core.finding.Finding;
-import app.layette.core.finding.Weight;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.rule.Conclusion;
@@ -24,6 +22,7 @@ public record EarlierClearing(LocalDate on, List<ConclusionState> open) {
     static {
         // A ride without the base does not ask which base belongs to the carrier.
         ASKED.remove(Conclusion.BASE_FITS_CARRIER);
+        ASKED.remove(Conclusion.WHOLE_FITTING);
     }
 
     public EarlierClearing {
@@ -50,11 +49,10 @@ public record EarlierClearing(LocalDate on, List<ConclusionState> open) {
         return open.isEmpty();
     }
 
-    /** What the earlier fitting found that forbids this child or this seat outright. */
-    public List<Finding> stops() {
+    /** What the earlier fitting found wrong with this child or this seat. */
+    public List<ConclusionState> failed() {
         return open.stream()
-                .flatMap(state -> state.findings().stream())
-                .filter(finding -> finding.weight() == Weight.STOP)
+                .filter(state -> state.state() == ConclusionState.State.FAILED)
                 .toList();
     }
 }

@@ -1,144 +1,205 @@
 package app.layette.core.ride;
 
-import static app.layette.core.finding.RuleCode.CND_8;
-import static app.layette.core.finding.RuleCode.SEC_8;
-import static app.layette.core.finding.RuleCode.SUIT_1;
+import static app.layette.core.finding.RuleCode.CAB_1;
+import static app.layette.core.finding.RuleCode.CAB_13;
+import static app.layette.core.finding.RuleCode.CAB_6;
+import static app.layette.core.finding.RuleCode.SEC_1;
+import static app.layette.core.finding.RuleCode.SEC_9;
+import static app.layette.core.finding.RuleCode.SUIT_7;
+import static app.layette.core.finding.RuleCode.SUIT_8;
 
-import app.layette.core.evidence.Evidence;
+import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Permission;
-import app.layette.core.evidence.PermissionKey;
-import app.layette.core.evidence.PermissionTable;
-import app.layette.core.evidence.Said;
-import app.layette.core.evidence.Source;
+import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
-import app.layette.core.measure.Mass;
-import app.layette.core.seat.Limits;
+import app.layette.core.gate.ConclusionState;
+import app.layette.core.gate.Gate;
+import app.layette.core.gate.RuleBook;
+import app.layette.core.practice.PracticeProfile.RoutingFirst;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.run.Saying;
+import app.layette.core.run.SheetSays;
+import app.layette.core.run.StepKey;
+import app.layette.core.seat.HandlePosition;
+import app.layette.core.seat.Indicator;
 import app.layette.core.seat.SeatSheet;
-import java.time.LocalDate;
+import app.layette.core.secure.HandleForDriving;
+import app.layette.core.suit.WeightFits;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
+import java.util.stream.Stream;
 
 /**
- * A baseless ride as planned: the routing to use, or why there is none.
+ * A baseless ride as planned: the gate's own rules over a reduced set. Weight, kind, orders, screening, routing and handle
+ * decide, and whatever an earlier clearing of the same child and seat found wrong. What belongs to the car, its airbag,
+ * its belt and the place, is proved beside it: a line on the card each, unless it is known, and known to be wrong refuses.
  *
  * @param routing to use; empty when nothing may be used
- * @param findings what it rests on and what stands against it
+ * @param findings what it rests on and what stands against it, the heaviest first
+ * @param prove what has to be proved at the car
+ * @param handles positions of the handle that the seat manual allows for driving
+ * @param indicator the seat's own level indicator; empty where nobody has looked
+ * @param says what the sheet says about the way, in its own words
  */
-public record RideCard(Optional<Routing> routing, List<Finding> findings) {
+public record RideCard(
+        Optional<Routing> routing,
+        List<Finding> findings,
+        List<Finding> prove,
+        List<HandlePosition> handles,
+        Optional<Indicator> indicator,
+        List<Saying> says) {
+    private static final List<Conclusion> OF_THE_RIDE =
+            List.of(Conclusion.METHOD, Conclusion.WEIGHT, Conclusion.ORDERS, Conclusion.SCREENING);
+
+    /** What is proved at the car, with the rule it belongs to. */
+    private static final Map<Conclusion, RuleCode> AT_THE_CAR = Map.of(
+            Conclusion.AIRBAG, CAB_1,
+            Conclusion.VEHICLE_SEAT, CAB_13,
+            Conclusion.BELT_LOCKS, SEC_1,
+            Conclusion.INFLATABLE_BELT, CAB_6);
+
     public RideCard {
         findings = List.copyOf(findings);
+        prove = List.copyOf(prove);
+        handles = List.copyOf(handles);
+        says = List.copyOf(says);
     }
 
-    /**
-     * Plans a ride.
-     *
-     * @param seat the carrier's sheet, as far as it may be relied on
-     * @param weight of the child
-     * @param shown the routings that the seat manual at hand shows; empty when nobody has looked
-     * @param today the day
-     */
-    public static RideCard plan(SeatSheet seat, Mass weight, Optional<Set<Routing>> shown, LocalDate today) {
-        List<Finding> findings = new ArrayList<>();
-        findings.add(weightFits(seat.limits(), weight));
-        boolean baseless = withoutBase(seat, shown, today, findings);
-        List<Routing> allowed = new ArrayList<>();
-        for (Routing routing : Routing.values()) {
-            Permission permission = permission(seat, routing, shown, today);
-            findings.add(finding(routing, permission));
-            if (permission == Permission.ALLOWED) {
-                allowed.add(routing);
+    /** Plans a ride. */
+    public static RideCard plan(Ride ride) {
+        return new Planner(ride).card();
+    }
+
+    private static final class Planner {
+        private final Ride ride;
+        private final Situation base;
+        private final List<Finding> findings = new ArrayList<>();
+        private final List<Finding> prove = new ArrayList<>();
+
+        Planner(Ride ride) {
+            this.ride = ride;
+            this.base = ride.situation();
+        }
+
+        RideCard card() {
+            List<Routing> order = order();
+            Situation any = by(order.get(0));
+            boolean open = true;
+            for (Conclusion conclusion : OF_THE_RIDE) {
+                open &= judged(conclusion, any);
             }
+            List<HandlePosition> handles = handles(any);
+            open &= !handles.isEmpty();
+            for (ConclusionState wrong : ride.foundWrong()) {
+                findings.addAll(wrong.findings());
+                open = false;
+            }
+            List<Routing> allowed = new ArrayList<>();
+            for (Routing routing : order) {
+                if (routed(routing)) {
+                    allowed.add(routing);
+                }
+            }
+            Optional<Routing> first = allowed.stream().findFirst();
+            Situation there = first.map(this::by).orElse(any);
+            for (Conclusion conclusion : List.of(
+                    Conclusion.AIRBAG, Conclusion.VEHICLE_SEAT, Conclusion.BELT_LOCKS, Conclusion.INFLATABLE_BELT)) {
+                open &= provedOrToProve(conclusion, there);
+            }
+            findings.sort(Comparator.comparing(Finding::weight));
+            return new RideCard(
+                    open ? first : Optional.empty(),
+                    findings,
+                    prove,
+                    handles,
+                    base.seat().flatMap(seat -> seat.recline().indicator().value()),
+                    Stream.of(StepKey.ROUTE_BELT, StepKey.LEVEL_CHILD)
+                            .flatMap(step -> SheetSays.at(step, there).stream())
+                            .toList());
         }
-        boolean mayRide = baseless && !findings.get(0).weight().blocks() && !allowed.isEmpty();
-        // Both allowed: European first, it rotates and rebounds less; American is safe where permitted.
-        return new RideCard(mayRide ? Optional.of(allowed.get(0)) : Optional.empty(), findings);
-    }
 
-    /** The same card, after what an earlier fitting of this child and seat found: what it stopped stays stopped. */
-    public RideCard heeding(EarlierClearing earlier) {
-        List<Finding> stops = earlier.stops();
-        List<Finding> all = new ArrayList<>(stops);
-        all.addAll(findings);
-        return new RideCard(stops.isEmpty() ? routing : Optional.empty(), all);
-    }
-
-    private static Finding weightFits(Limits limits, Mass weight) {
-        if (limits.weightMin().value().isEmpty() || limits.weightMax().value().isEmpty()) {
-            return Finding.of(SUIT_1, Weight.NOT_KNOWN, "limitsNotKnown")
-                    .changedBy("SEAT_MANUAL")
-                    .build();
+        private List<Routing> order() {
+            boolean european = base.practice().profile().routingFirst() == RoutingFirst.EUROPEAN;
+            return european ? List.of(Routing.EUROPEAN, Routing.AMERICAN) : List.of(Routing.AMERICAN, Routing.EUROPEAN);
         }
-        Mass min = limits.weightMin().value().get();
-        Mass max = limits.weightMax().value().get();
-        String reason = weight.isLessThan(min) ? "tooLight" : weight.isMoreThan(max) ? "tooHeavy" : "inside";
-        return Finding.of(SUIT_1, reason.equals("inside") ? Weight.HOLDS : Weight.STOP, reason)
-                .with("weight", weight)
-                .with("min", min)
-                .with("max", max)
-                .with("room", max.minus(weight))
-                .from(limits.weightMax())
-                .changedBy("OTHER_SEAT")
-                .build();
-    }
 
-    /** Some carriers may not be used without a base; a manual that shows a routing shows that it may. */
-    private static boolean withoutBase(
-            SeatSheet seat, Optional<Set<Routing>> shown, LocalDate today, List<Finding> findings) {
-        Evidence<Said> page = shown.filter(each -> !each.isEmpty())
-                .<Evidence<Said>>map(each -> Evidence.stated(Said.ALLOWED, Source.seen(today)))
-                .orElse(Evidence.notLooked());
-        Permission permission = together(seat, PermissionKey.CARRIER_WITHOUT_BASE, page);
-        String reason = switch (permission) {
-            case ALLOWED -> "withoutBaseAllowed";
-            case NOT_ALLOWED -> "withoutBaseNotAllowed";
-            case NOT_KNOWN -> "withoutBaseNotKnown";
-        };
-        findings.add(Finding.of(CND_8, weight(permission), reason)
-                .from(seat.says(PermissionKey.CARRIER_WITHOUT_BASE))
-                .changedBy("SEAT_MANUAL")
-                .build());
-        return permission == Permission.ALLOWED;
-    }
-
-    private static Permission permission(
-            SeatSheet seat, Routing routing, Optional<Set<Routing>> shown, LocalDate today) {
-        Evidence<Said> page = shown.<Evidence<Said>>map(each ->
-                        Evidence.stated(each.contains(routing) ? Said.ALLOWED : Said.NOT_ALLOWED, Source.seen(today)))
-                .orElse(Evidence.notLooked());
-        return together(seat, routing.permission(), page);
-    }
-
-    /** The sheet's answer; a page fills it where it is not known, or tightens it, and never loosens it. */
-    private static Permission together(SeatSheet seat, PermissionKey key, Evidence<Said> page) {
-        PermissionTable table = PermissionTable.shipped();
-        Evidence<Said> nobody = Evidence.notLooked();
-        Permission bySheet = table.decide(key, seat.says(key), nobody, Permission.NOT_KNOWN);
-        if (!page.isLooked()) {
-            return bySheet;
+        private Situation by(Routing routing) {
+            return base.asIfPlaced(ride.place(), routing.method());
         }
-        Permission byPage = table.decide(key, page, nobody, Permission.NOT_KNOWN);
-        return bySheet == Permission.NOT_KNOWN ? byPage : bySheet.and(byPage);
-    }
 
-    private static Finding finding(Routing routing, Permission permission) {
-        String name = routing == Routing.EUROPEAN ? "european" : "american";
-        String suffix = switch (permission) {
-            case ALLOWED -> "Allowed";
-            case NOT_ALLOWED -> "NotAllowed";
-            case NOT_KNOWN -> "NotKnown";
-        };
-        Weight weight = permission == Permission.NOT_ALLOWED ? Weight.ADVISE : weight(permission);
-        return Finding.of(SEC_8, weight, name + suffix).changedBy("SEAT_MANUAL").build();
-    }
+        /** Whether a conclusion of the ride stands; what nobody was asked is said, and held against nobody. */
+        private boolean judged(Conclusion conclusion, Situation there) {
+            ConclusionState state = Gate.judge(conclusion, RuleBook.shipped(), there);
+            if (state.findings().isEmpty()) {
+                return notAsked(conclusion, there);
+            }
+            findings.addAll(state.findings());
+            return state.passed();
+        }
 
-    private static Weight weight(Permission permission) {
-        return switch (permission) {
-            case ALLOWED -> Weight.HOLDS;
-            case NOT_ALLOWED -> Weight.STOP;
-            case NOT_KNOWN -> Weight.NOT_KNOWN;
-        };
+        private boolean notAsked(Conclusion conclusion, Situation there) {
+            return switch (conclusion) {
+                case WEIGHT -> {
+                    // Nobody said when the child was born: the limits count all the same.
+                    Finding limits = WeightFits.againstLimits(there);
+                    findings.add(limits);
+                    yield !limits.weight().blocks();
+                }
+                case ORDERS -> {
+                    prove.add(Finding.of(SUIT_7, Weight.ADVISE, "proveNoOrder").build());
+                    yield true;
+                }
+                case SCREENING -> {
+                    prove.add(
+                            Finding.of(SUIT_8, Weight.ADVISE, "proveScreening").build());
+                    yield true;
+                }
+                default -> false;
+            };
+        }
+
+        /** A routing that is not allowed says so and leaves the other one. */
+        private boolean routed(Routing routing) {
+            ConclusionState state = Gate.judge(Conclusion.ROUTING_ALLOWED, RuleBook.shipped(), by(routing));
+            state.findings().stream().filter(each -> !findings.contains(each)).forEach(findings::add);
+            return state.passed();
+        }
+
+        private List<HandlePosition> handles(Situation there) {
+            List<HandlePosition> allowed = Arrays.stream(HandlePosition.values())
+                    .filter(position -> HandleForDriving.permission(there, position) == Permission.ALLOWED)
+                    .toList();
+            boolean looked = there.seat()
+                    .map(SeatSheet::handle)
+                    .filter(each -> each.value().isPresent())
+                    .isPresent();
+            if (allowed.isEmpty()) {
+                findings.add(
+                        Finding.of(SEC_9, looked ? Weight.STOP : Weight.NOT_KNOWN, looked ? "noneAllowed" : "noneKnown")
+                                .changedBy("SEAT_MANUAL")
+                                .build());
+            }
+            allowed.forEach(position -> findings.add(Finding.of(SEC_9, Weight.HOLDS, "allowed")
+                    .with("position", Argument.key("handle", position))
+                    .build()));
+            return allowed;
+        }
+
+        private boolean provedOrToProve(Conclusion conclusion, Situation there) {
+            ConclusionState state = Gate.judge(conclusion, RuleBook.shipped(), there);
+            if (ride.car().isPresent() && (state.passed() || state.state() == ConclusionState.State.FAILED)) {
+                findings.addAll(state.findings());
+                return state.passed();
+            }
+            prove.add(Finding.of(AT_THE_CAR.get(conclusion), Weight.ADVISE, "prove" + conclusion.name())
+                    .build());
+            return true;
+        }
     }
 }

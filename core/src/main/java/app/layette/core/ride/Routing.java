@@ -1,5 +1,6 @@
 package app.layette.core.ride;
 
+import app.layette.core.entry.Method;
 import app.layette.core.evidence.PermissionKey;
 
 /** How the belt runs over a carrier without its base. */
@@ -13,6 +14,11 @@ public enum Routing {
 
     Routing(PermissionKey permission) {
         this.permission = permission;
+    }
+
+    /** The method that it is in a fitting. */
+    public Method method() {
+        return this == EUROPEAN ? Method.BASELESS_EUROPEAN : Method.BASELESS_AMERICAN;
     }
 
     public PermissionKey permission() {

@@ -22,6 +22,9 @@ public record AnsweredByEye(
         Conclusion conclusion, Question question, BiFunction<Situation, Stamped<String>, Verdict.Judged> further)
         implements Rule {
 
+    /** What a check waits for that somebody only spoke of. */
+    public static final String TOLD_ONLY = "LOOK_HERE";
+
     public AnsweredByEye(Conclusion conclusion, Question question) {
         this(
                 conclusion,
@@ -35,11 +38,16 @@ public record AnsweredByEye(
         if (answer.isEmpty()) {
             return Verdict.open(question.name());
         }
-        Stamped<String> given = answer.get();
-        return Answers.weight(question, given.value())
+        return judge(situation, answer.get());
+    }
+
+    /** What an answer comes to: one that is not known well enough may fail a check, and passes none. */
+    public Verdict judge(Situation situation, Stamped<String> given) {
+        Verdict.Judged verdict = Answers.weight(question, given.value())
                 .map(weight -> Verdict.judged(finding(question, given.value(), weight)))
                 .orElseGet(() -> further.apply(situation, given))
                 .restingOn(given);
+        return verdict.passes() && !question.isPassedBy(given.how()) ? Verdict.open(TOLD_ONLY) : verdict;
     }
 
     /** The finding that an answer makes by itself; its reason is the answer in camel case. */

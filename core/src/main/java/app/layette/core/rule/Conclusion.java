@@ -4,6 +4,8 @@ import app.layette.core.finding.RuleCode;
 
 /** What a hand-over has to be able to rely on, in the order of the work. */
 public enum Conclusion {
+    /** One rider and one unit: more are not judged together yet. */
+    WHOLE_FITTING(RuleCode.OUT_4),
     SHEETS_CURRENT(RuleCode.CND_9),
     SHEET_MATCHES_LABEL(RuleCode.CND_9),
     EXPIRY(RuleCode.CND_1),
@@ -20,16 +22,24 @@ public enum Conclusion {
     ORDERS(RuleCode.SUIT_7),
     FEET(RuleCode.SUIT_6),
     SCREENING(RuleCode.SUIT_8),
+    /** Conditions of the seat's own, such as head control. */
+    OWN_CONDITIONS(RuleCode.SUIT_11),
     INSERT(RuleCode.SUIT_9),
     SLOT_IN_REACH(RuleCode.SUIT_4),
     SLOT(RuleCode.HAR_1),
+    /** The webbing comes from the same slot on both sides and in pad and shell. */
+    THREADED_ALIKE(RuleCode.HAR_4),
     HEAD_ROOM(RuleCode.SUIT_3),
     CROTCH(RuleCode.HAR_5),
     WEBBING(RuleCode.HAR_4),
     SNUG_AT_SHORTEST(RuleCode.SUIT_5),
     COVERS(RuleCode.HAR_11),
     LIFTING(RuleCode.SUIT_12),
+    /** The method is one that this restraint is made for. */
+    METHOD(RuleCode.CAB_13),
     AIRBAG(RuleCode.CAB_1),
+    /** In front only where no place of the back can take it. */
+    FRONT_ROW(RuleCode.CAB_1),
     VEHICLE_SEAT(RuleCode.CAB_2),
     OWN_ANCHORS(RuleCode.CAB_4),
     ANCHOR_LIMIT(RuleCode.SUIT_10),
@@ -54,6 +64,7 @@ public enum Conclusion {
     INCH_TEST(RuleCode.SEC_6),
     FLOOR_AND_LEG(RuleCode.CAB_8),
     WINDOWS(RuleCode.SEC_7),
+    REBOUND_BAR(RuleCode.SEC_7),
     SIDE_ELEMENT(RuleCode.CAB_12),
     TURNED_BACK(RuleCode.SEC_7),
     CLOTHING(RuleCode.HAR_9),

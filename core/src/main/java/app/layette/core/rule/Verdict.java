@@ -2,11 +2,15 @@ package app.layette.core.rule;
 
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.finding.Weight;
 import java.util.ArrayList;
 import java.util.List;
 
 /** What a rule came to. <em>Not evaluated</em> and <em>found</em> are different things. */
 public sealed interface Verdict {
+    /** What would change a verdict that asks for the same look or measure once more. */
+    String AGAIN = "AGAIN";
 
     /**
      * Nothing to judge yet: a look, a measure or an answer is missing.
@@ -14,6 +18,13 @@ public sealed interface Verdict {
      * @param waitsFor message key of what is missing
      */
     record Open(String waitsFor) implements Verdict {}
+
+    /**
+     * Was looked at, and what was looked at is no longer what counts.
+     *
+     * @param since place of what changed it
+     */
+    record Stale(int since) implements Verdict {}
 
     /**
      * Judged.
@@ -29,6 +40,11 @@ public sealed interface Verdict {
 
         public Finding deciding() {
             return findings.get(0);
+        }
+
+        /** Whether nothing in it keeps a hand-over shut. */
+        public boolean passes() {
+            return !deciding().weight().blocks();
         }
 
         /** The same verdict, resting on this look too: a change after it makes the verdict stale. */
@@ -60,5 +76,10 @@ public sealed interface Verdict {
 
     static Judged judged(Finding.Builder finding) {
         return new Judged(List.of(finding.build()), List.of());
+    }
+
+    /** Not known any more: time or a newer word has spoiled what was known, and the same has to be looked at again. */
+    static Finding.Builder again(RuleCode code, String reason) {
+        return Finding.of(code, Weight.NOT_KNOWN, reason).changedBy(AGAIN);
     }
 }

@@ -9,6 +9,20 @@ package app.layette.core.run;
  * @param optional whether the step is done without it: it only sharpens the advice
  */
 public record Ask(Kind kind, String key, boolean answered, boolean optional) {
+    /** Between a question and the seating position it is about, where there are two. */
+    public static final String AT = "@";
+
+    /** The question alone, without the place it is about. */
+    public String question() {
+        return key.split(AT, 2)[0];
+    }
+
+    /** The seating position that a question is about; empty where it is the chosen one, or about none. */
+    public String place() {
+        String[] parts = key.split(AT, 2);
+        return parts.length > 1 ? parts[1] : "";
+    }
+
     public Ask(Kind kind, String key, boolean answered) {
         this(kind, key, answered, false);
     }

@@ -7,6 +7,7 @@ import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.gate.Gate;
+import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.run.Ask.Kind;
 import java.util.ArrayList;
@@ -14,6 +15,8 @@ import java.util.List;
 
 /** What has been looked at and still holds, for deciding what is asked next. */
 record Looks(Situation situation, Gate gate) {
+    private static final String TOLD_ONLY = "open." + AnsweredByEye.TOLD_ONLY;
+
     /** A look before the child is in: it checks nothing and sharpens the advice. */
     Ask look(Stage stage) {
         return Ask.offered(
@@ -62,7 +65,11 @@ record Looks(Situation situation, Gate gate) {
     }
 
     private static boolean isSettled(ConclusionState state) {
-        return state.state() != ConclusionState.State.STALE && state.state() != ConclusionState.State.FAILED;
+        boolean spokenOf = state.waitsFor().filter(TOLD_ONLY::equals).isPresent();
+        return state.state() != ConclusionState.State.STALE
+                && state.state() != ConclusionState.State.FAILED
+                && !state.asksAgain()
+                && !spokenOf;
     }
 
     /** Looked at, and settled. */

@@ -4,7 +4,10 @@ import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.gate.Gate;
+import app.layette.core.practice.PracticeProfile.ChildOrder;
 import app.layette.core.seat.ChildWhen;
+import app.layette.core.seat.Recline;
+import app.layette.core.secure.PartsInUse;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -29,9 +32,11 @@ public record Run(List<Step> steps) {
                 .isPresent();
         StepOrder order = situation.isBedside()
                 ? StepOrder.bedside()
-                : StepOrder.of(method, situation.practice().profile().childOrder(), childFirst);
+                : StepOrder.of(
+                        method,
+                        new StepOrder.Particulars(childOrder(situation), childFirst, isDeviceAfterFixing(situation)));
         return new Run(order.inOrder().stream()
-                .map(key -> step(key, asks.of(key), gate))
+                .map(key -> step(key, asks.of(key), SheetSays.at(key, situation), gate))
                 .filter(step -> !isEmpty(step))
                 .toList());
     }
@@ -55,13 +60,29 @@ public record Run(List<Step> steps) {
         return step.asks().isEmpty() && step.state() == Step.State.DONE;
     }
 
-    private static Step step(StepKey key, List<Ask> asks, Gate gate) {
+    /** On a shell that turns the child is harnessed where it stands, turned to the door. */
+    private static ChildOrder childOrder(Situation situation) {
+        return PartsInUse.TURNED_BACK.isThereIn(situation)
+                ? ChildOrder.CARRIER_ON_BASE_FIRST
+                : situation.practice().profile().childOrder();
+    }
+
+    /** REC-8: a slide is set after the base is fixed, and so is a leg that sets the angle; the others before tightening. */
+    private static boolean isDeviceAfterFixing(Situation situation) {
+        return situation
+                .seat()
+                .flatMap(seat -> seat.recline().device().value())
+                .filter(device -> device.kind() == Recline.DeviceKind.SLIDE || device.kind() == Recline.DeviceKind.LEG)
+                .isPresent();
+    }
+
+    private static Step step(StepKey key, List<Ask> asks, List<Saying> says, Gate gate) {
         Set<ConclusionState.State> states = key.serves().stream()
                 .map(gate::state)
                 .flatMap(Optional::stream)
                 .map(ConclusionState::state)
                 .collect(Collectors.toSet());
-        return new Step(key, state(states, asks), asks);
+        return new Step(key, state(states, asks), asks, says);
     }
 
     private static Step.State state(Set<ConclusionState.State> states, List<Ask> asks) {

@@ -15,6 +15,7 @@ import app.layette.core.seat.Harness;
 import app.layette.core.seat.InsertPiece;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.suit.FeetPastEnd;
+import app.layette.core.suit.OwnConditions;
 import app.layette.core.suit.ScreeningDone;
 import java.util.ArrayList;
 import java.util.List;
@@ -53,7 +54,10 @@ final class SeatAndChildAsks {
             if (part == Part.BASE && !situation.usualMethod().isOnBase()) {
                 continue;
             }
-            asks.add(new Ask(Kind.LABEL, part.name(), situation.label(part).isPresent()));
+            boolean read = situation.label(part).isPresent();
+            // Whether there will be a base is known once a method is chosen.
+            boolean later = part == Part.BASE && situation.method().isEmpty();
+            asks.add(later ? Ask.offered(Kind.LABEL, part.name(), read) : new Ask(Kind.LABEL, part.name(), read));
         }
         asks.add(looks.question(Question.APPROVAL, Conclusion.APPROVAL));
         boolean setUp = BaseFitsCarrier.fitting(situation).map(BaseFit::setUp).isPresent();
@@ -75,7 +79,11 @@ final class SeatAndChildAsks {
     List<Ask> fits() {
         List<Ask> asks = new ArrayList<>();
         asks.add(new Ask(Kind.WEIGHT, "", situation.weight().isPresent() && looks.isGood(Conclusion.WEIGHT)));
-        asks.add(new Ask(Kind.LENGTH, "", situation.measured(Dimension.BODY).isPresent()));
+        asks.add(new Ask(
+                Kind.LENGTH, "", situation.measured(Dimension.BODY).isPresent() && looks.isSettled(Conclusion.LENGTH)));
+        if (OwnConditions.isAsked(situation)) {
+            asks.add(looks.question(Question.OWN_CONDITIONS, Conclusion.OWN_CONDITIONS));
+        }
         if (looks.isRequired(Conclusion.FEET) && FeetPastEnd.isAsked(situation)) {
             asks.add(looks.question(Question.FEET, Conclusion.FEET));
         }
@@ -104,7 +112,9 @@ final class SeatAndChildAsks {
                 new Ask(
                         Kind.SLOTS,
                         "",
-                        situation.newest(Fact.SlotsSet.class).isPresent() && looks.isSettled(Conclusion.SLOT)),
+                        situation.newest(Fact.SlotsSet.class).isPresent()
+                                && looks.isSettled(Conclusion.SLOT)
+                                && looks.isSettled(Conclusion.THREADED_ALIKE)),
                 new Ask(
                         Kind.CROTCH,
                         "",
@@ -119,6 +129,8 @@ final class SeatAndChildAsks {
 
     List<Ask> harness() {
         List<Ask> asks = new ArrayList<>();
+        // What lies beside the child comes first: putting it there would ask for all the others once more.
+        asks.add(looks.question(Question.SUPPORT, Conclusion.SUPPORT));
         asks.add(looks.question(Question.CLOTHING, Conclusion.CLOTHING));
         if (isThick()) {
             asks.add(Ask.offered(
@@ -138,7 +150,6 @@ final class SeatAndChildAsks {
         if (looks.isRequired(Conclusion.LIES_FLAT)) {
             asks.add(looks.question(Question.LIES_FLAT, Conclusion.LIES_FLAT));
         }
-        asks.add(looks.question(Question.SUPPORT, Conclusion.SUPPORT));
         return asks;
     }
 

@@ -9,8 +9,9 @@ import java.util.Optional;
  * @param key which
  * @param state how it stands
  * @param asks what is to be entered, in order
+ * @param says what the sheets say here, in their own words
  */
-public record Step(StepKey key, State state, List<Ask> asks) {
+public record Step(StepKey key, State state, List<Ask> asks, List<Saying> says) {
     /** How a step can stand. */
     public enum State {
         DONE,
@@ -24,6 +25,7 @@ public record Step(StepKey key, State state, List<Ask> asks) {
 
     public Step {
         asks = List.copyOf(asks);
+        says = List.copyOf(says);
     }
 
     /** The first thing still to be entered, what holds up the step first. */

@@ -2,15 +2,15 @@ package app.layette.core.run;
 
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Fact;
-import app.layette.core.entry.Fact.Stage;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.TeachItem;
+import app.layette.core.evidence.Permission;
+import app.layette.core.evidence.PermissionKey;
 import app.layette.core.gate.Gate;
 import app.layette.core.harness.ShoulderAndSlots;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.run.Ask.Kind;
-import app.layette.core.secure.PartsInUse;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -52,12 +52,7 @@ final class StepAsks {
                         new Ask(Kind.HEAD_ROOM, "", looks.isLooked(Conclusion.HEAD_ROOM)));
             case THREAD -> seatAndChild.thread();
             case PLACE ->
-                List.of(
-                        new Ask(Kind.PLACE, "", situation.placed().isPresent() && isPlaceSettled()),
-                        Ask.offered(
-                                Kind.QUESTION,
-                                Question.REACH.name(),
-                                situation.answer(Question.REACH).isPresent()));
+                securing.place(new Ask(Kind.PLACE, "", situation.placed().isPresent() && isPlaceSettled()));
             case GROUND -> List.of(new Ask(Kind.GROUND, "", looks.isLooked(Conclusion.LEVEL_GROUND)));
             case PREPARE -> List.of(looks.act(Act.PREPARED));
             case DEVICE -> securing.device();
@@ -68,7 +63,8 @@ final class StepAsks {
             case LEG_AND_WINDOWS -> securing.legAndWindows();
             case HARNESS -> seatAndChild.harness();
             case CARRIER_ON -> carrierOn();
-            case LEVEL_CHILD -> List.of(new Ask(Kind.LEVEL, Stage.CHILD.name(), looks.isLooked(Conclusion.LEVEL)));
+            case TURN_BACK -> securing.turnBack();
+            case LEVEL_CHILD -> securing.levelWithChild();
             case HANDLE_AND_GAP -> handleAndGap();
             case TEACH -> teach();
             case HAND_OVER -> handOver();
@@ -76,12 +72,7 @@ final class StepAsks {
     }
 
     private List<Ask> carrierOn() {
-        List<Ask> asks = new ArrayList<>(
-                List.of(looks.act(Act.CARRIER_ON), looks.question(Question.CLICK, Conclusion.CLICK_AND_LIFT)));
-        if (PartsInUse.TURNED_BACK.isThereIn(situation)) {
-            asks.add(looks.question(Question.TURNED_BACK, Conclusion.TURNED_BACK));
-        }
-        return asks;
+        return List.of(looks.act(Act.CARRIER_ON), looks.question(Question.CLICK, Conclusion.CLICK_AND_LIFT));
     }
 
     private List<Ask> handleAndGap() {
@@ -106,7 +97,17 @@ final class StepAsks {
                     Kind.TEACH,
                     item.name(),
                     situation
-                            .newest(Fact.Taught.class, fact -> fact.item() == item)
+                            .seen(Fact.Taught.class, fact -> fact.item() == item)
+                            .isPresent()));
+        }
+        boolean maybeBaseless = situation.usualMethod().isOnBase()
+                && situation.permission(PermissionKey.CARRIER_WITHOUT_BASE) == Permission.ALLOWED;
+        if (maybeBaseless && !situation.isBedside()) {
+            asks.add(Ask.offered(
+                    Kind.TEACH,
+                    TeachItem.BASELESS_ONCE.name(),
+                    situation
+                            .seen(Fact.Taught.class, fact -> fact.item() == TeachItem.BASELESS_ONCE)
                             .isPresent()));
         }
         return asks;
@@ -127,7 +128,8 @@ final class StepAsks {
     }
 
     private boolean isPlaceSettled() {
-        return looks.isSettled(Conclusion.AIRBAG)
+        return looks.isSettled(Conclusion.METHOD)
+                && looks.isSettled(Conclusion.AIRBAG)
                 && looks.isSettled(Conclusion.VEHICLE_SEAT)
                 && looks.isSettled(Conclusion.OWN_ANCHORS)
                 && looks.isSettled(Conclusion.ANCHOR_LIMIT)

@@ -20,6 +20,7 @@ import static app.layette.core.rule.Conclusion.END_STRAPS;
 import static app.layette.core.rule.Conclusion.EXPIRY;
 import static app.layette.core.rule.Conclusion.FEET;
 import static app.layette.core.rule.Conclusion.FLOOR_AND_LEG;
+import static app.layette.core.rule.Conclusion.FRONT_ROW;
 import static app.layette.core.rule.Conclusion.GAP;
 import static app.layette.core.rule.Conclusion.HANDLE;
 import static app.layette.core.rule.Conclusion.HEAD_ROOM;
@@ -36,11 +37,14 @@ import static app.layette.core.rule.Conclusion.LIFTING;
 import static app.layette.core.rule.Conclusion.LOCK_OFF;
 import static app.layette.core.rule.Conclusion.LOCK_PROOF;
 import static app.layette.core.rule.Conclusion.MANUALS;
+import static app.layette.core.rule.Conclusion.METHOD;
 import static app.layette.core.rule.Conclusion.ONE_SYSTEM;
 import static app.layette.core.rule.Conclusion.ORDERS;
 import static app.layette.core.rule.Conclusion.OWN_ANCHORS;
+import static app.layette.core.rule.Conclusion.OWN_CONDITIONS;
 import static app.layette.core.rule.Conclusion.PANEL;
 import static app.layette.core.rule.Conclusion.PARTS;
+import static app.layette.core.rule.Conclusion.REBOUND_BAR;
 import static app.layette.core.rule.Conclusion.RECALL;
 import static app.layette.core.rule.Conclusion.REGISTRATION;
 import static app.layette.core.rule.Conclusion.ROLL;
@@ -58,10 +62,12 @@ import static app.layette.core.rule.Conclusion.SNUG_TEST;
 import static app.layette.core.rule.Conclusion.STRAP;
 import static app.layette.core.rule.Conclusion.SUPPORT;
 import static app.layette.core.rule.Conclusion.TEACH_BACK;
+import static app.layette.core.rule.Conclusion.THREADED_ALIKE;
 import static app.layette.core.rule.Conclusion.TURNED_BACK;
 import static app.layette.core.rule.Conclusion.VEHICLE_SEAT;
 import static app.layette.core.rule.Conclusion.WEBBING;
 import static app.layette.core.rule.Conclusion.WEIGHT;
+import static app.layette.core.rule.Conclusion.WHOLE_FITTING;
 import static app.layette.core.rule.Conclusion.WINDOWS;
 
 import app.layette.core.rule.Conclusion;
@@ -73,11 +79,21 @@ public enum StepKey {
     LABEL(Phase.SEAT_AND_CHILD, SHEETS_CURRENT, SHEET_MATCHES_LABEL, EXPIRY, APPROVAL, BASE_FITS_CARRIER),
     HISTORY_STEP(Phase.SEAT_AND_CHILD, HISTORY, CRASH, RECALL, REGISTRATION),
     PARTS_STEP(Phase.SEAT_AND_CHILD, PARTS, MANUALS),
-    FITS(Phase.SEAT_AND_CHILD, WEIGHT, LENGTH, FEET, LIFTING),
+    FITS(Phase.SEAT_AND_CHILD, WEIGHT, LENGTH, FEET, LIFTING, OWN_CONDITIONS),
     INSERT_STEP(Phase.SEAT_AND_CHILD, INSERT),
     SHOULDER(Phase.SEAT_AND_CHILD, SLOT_IN_REACH, HEAD_ROOM),
-    THREAD(Phase.SEAT_AND_CHILD, SLOT, CROTCH, WEBBING, COVERS, SNUG_AT_SHORTEST),
-    PLACE(Phase.CAR, AIRBAG, VEHICLE_SEAT, OWN_ANCHORS, ANCHOR_LIMIT, ROUTING_ALLOWED, BED_PLACE, LAY_FLAT_PLACES),
+    THREAD(Phase.SEAT_AND_CHILD, SLOT, THREADED_ALIKE, CROTCH, WEBBING, COVERS, SNUG_AT_SHORTEST),
+    PLACE(
+            Phase.CAR,
+            METHOD,
+            AIRBAG,
+            FRONT_ROW,
+            VEHICLE_SEAT,
+            OWN_ANCHORS,
+            ANCHOR_LIMIT,
+            ROUTING_ALLOWED,
+            BED_PLACE,
+            LAY_FLAT_PLACES),
     GROUND(Phase.CAR, LEVEL_GROUND),
     PREPARE(Phase.CAR),
     DEVICE(Phase.BASE, ROLL),
@@ -85,13 +101,15 @@ public enum StepKey {
     ROUTE_BELT(Phase.BASE, BELT_LOCKS, INFLATABLE_BELT, BELT_PATH, BUCKLE),
     TIGHTEN(Phase.BASE, STRAP, LOCK_OFF, LOCK_PROOF, PANEL, END_STRAPS, SITS_WHOLE, ONE_SYSTEM),
     INCH(Phase.BASE, INCH_TEST),
-    LEG_AND_WINDOWS(Phase.BASE, FLOOR_AND_LEG, WINDOWS, SIDE_ELEMENT),
+    LEG_AND_WINDOWS(Phase.BASE, FLOOR_AND_LEG, WINDOWS, REBOUND_BAR, SIDE_ELEMENT),
     HARNESS(Phase.CHILD, CLOTHING, SNUG_TEST, CLIP, LIES_FLAT, SUPPORT),
-    CARRIER_ON(Phase.CHILD, CLICK_AND_LIFT, TURNED_BACK),
+    CARRIER_ON(Phase.CHILD, CLICK_AND_LIFT),
+    /** A shell that turns, turned back and locked. */
+    TURN_BACK(Phase.CHILD, TURNED_BACK),
     LEVEL_CHILD(Phase.CHILD, LEVEL),
     HANDLE_AND_GAP(Phase.CHILD, HANDLE, GAP),
     TEACH(Phase.FAMILY, TEACH_BACK),
-    HAND_OVER(Phase.FAMILY, CAUTIONS, SIGNED_FOR);
+    HAND_OVER(Phase.FAMILY, CAUTIONS, SIGNED_FOR, WHOLE_FITTING);
 
     private final Phase phase;
     private final List<Conclusion> serves;

@@ -18,25 +18,30 @@ public final class StepOrder {
 
     private StepOrder() {}
 
+    /**
+     * What besides the method decides the order.
+     *
+     * @param childOrder child or carrier first
+     * @param childFirst whether a car bed's sheet wants the child in first
+     * @param deviceAfterFixing whether the recline device is set after the base is fixed (REC-8)
+     */
+    public record Particulars(ChildOrder childOrder, boolean childFirst, boolean deviceAfterFixing) {}
+
     /** The preconditions of a method under a profile's child order. */
     public static StepOrder of(Method method, ChildOrder childOrder) {
-        return of(method, childOrder, false);
+        return of(method, new Particulars(childOrder, false, false));
     }
 
-    /**
-     * The same for a car bed whose sheet wants the child in first.
-     *
-     * @param childFirst whether the sheet says so
-     */
-    public static StepOrder of(Method method, ChildOrder childOrder, boolean childFirst) {
+    /** The same with what the restraint asks besides. */
+    public static StepOrder of(Method method, Particulars particulars) {
         StepOrder order = new StepOrder();
         switch (method) {
-            case BASE_FLEXIBLE_ANCHORS, BASE_RIGID_LEG -> order.base(StepKey.HOOK, childOrder);
-            case BASE_BELT -> order.base(StepKey.ROUTE_BELT, childOrder);
+            case BASE_FLEXIBLE_ANCHORS, BASE_RIGID_LEG -> order.base(StepKey.HOOK, particulars);
+            case BASE_BELT -> order.base(StepKey.ROUTE_BELT, particulars);
             case BASELESS_AMERICAN, BASELESS_EUROPEAN -> order.baseless();
-            case CONVERTIBLE_BELT -> order.convertible(StepKey.ROUTE_BELT);
-            case CONVERTIBLE_ANCHORS -> order.convertible(StepKey.HOOK);
-            case CAR_BED -> order.carBed(childFirst);
+            case CONVERTIBLE_BELT -> order.convertible(StepKey.ROUTE_BELT, particulars);
+            case CONVERTIBLE_ANCHORS -> order.convertible(StepKey.HOOK, particulars);
+            case CAR_BED -> order.carBed(particulars.childFirst());
             case LAY_FLAT -> order.layFlat();
         }
         return order;
@@ -62,22 +67,35 @@ public final class StepOrder {
     private void baseless() {
         papers();
         slots();
-        chain(StepKey.PLACE, StepKey.GROUND, StepKey.PREPARE, StepKey.HARNESS, StepKey.ROUTE_BELT, StepKey.TIGHTEN);
-        chain(StepKey.TIGHTEN, StepKey.INCH, StepKey.LEG_AND_WINDOWS, StepKey.LEVEL_CHILD, StepKey.HANDLE_AND_GAP);
+        chain(StepKey.PLACE, StepKey.GROUND, StepKey.PREPARE, StepKey.DEVICE, StepKey.HARNESS, StepKey.ROUTE_BELT);
+        chain(StepKey.ROUTE_BELT, StepKey.TIGHTEN, StepKey.INCH, StepKey.LEG_AND_WINDOWS, StepKey.LEVEL_CHILD);
+        chain(StepKey.LEVEL_CHILD, StepKey.HANDLE_AND_GAP);
         chain(StepKey.HANDLE_AND_GAP, StepKey.TEACH, StepKey.HAND_OVER);
     }
 
     /** The child comes last. */
-    private void convertible(StepKey connect) {
+    private void convertible(StepKey connect, Particulars particulars) {
         papers();
         slots();
-        chain(StepKey.PLACE, StepKey.GROUND, StepKey.PREPARE, StepKey.DEVICE, connect, StepKey.TIGHTEN, StepKey.INCH);
-        chain(StepKey.INCH, StepKey.LEG_AND_WINDOWS, StepKey.HARNESS, StepKey.LEVEL_CHILD, StepKey.HANDLE_AND_GAP);
+        chain(StepKey.PLACE, StepKey.GROUND, StepKey.PREPARE);
+        fixing(connect, particulars);
+        chain(StepKey.INCH, StepKey.LEG_AND_WINDOWS, StepKey.HARNESS, StepKey.TURN_BACK, StepKey.LEVEL_CHILD);
+        chain(StepKey.LEVEL_CHILD, StepKey.HANDLE_AND_GAP);
         chain(StepKey.HANDLE_AND_GAP, StepKey.TEACH, StepKey.HAND_OVER);
+    }
+
+    /** The device before tightening, because afterwards it means starting over; a slide or leg once the base is fixed. */
+    private void fixing(StepKey connect, Particulars particulars) {
+        if (particulars.deviceAfterFixing()) {
+            chain(StepKey.PREPARE, connect, StepKey.TIGHTEN, StepKey.DEVICE, StepKey.INCH);
+        } else {
+            chain(StepKey.PREPARE, StepKey.DEVICE, connect, StepKey.TIGHTEN, StepKey.INCH);
+        }
     }
 
     private void carBed(boolean childFirst) {
         papers();
+        chain(StepKey.PREPARE, StepKey.DEVICE, StepKey.ROUTE_BELT);
         chain(StepKey.INSERT_STEP, StepKey.PLACE, StepKey.PREPARE, StepKey.ROUTE_BELT, StepKey.TIGHTEN, StepKey.INCH);
         chain(StepKey.INCH, StepKey.LEG_AND_WINDOWS, StepKey.TEACH, StepKey.HAND_OVER);
         if (childFirst) {
@@ -90,18 +108,21 @@ public final class StepOrder {
     private void layFlat() {
         papers();
         slots();
+        chain(StepKey.PREPARE, StepKey.DEVICE, StepKey.HARNESS);
         chain(StepKey.PLACE, StepKey.PREPARE, StepKey.HARNESS, StepKey.ROUTE_BELT, StepKey.TIGHTEN, StepKey.INCH);
         chain(StepKey.INCH, StepKey.LEG_AND_WINDOWS, StepKey.HANDLE_AND_GAP, StepKey.TEACH, StepKey.HAND_OVER);
     }
 
-    private void base(StepKey connect, ChildOrder childOrder) {
+    private void base(StepKey connect, Particulars particulars) {
         chain(StepKey.CHILD, StepKey.FITS, StepKey.INSERT_STEP, StepKey.SHOULDER, StepKey.THREAD, StepKey.HARNESS);
         chain(StepKey.LABEL, StepKey.HISTORY_STEP, StepKey.PARTS_STEP, StepKey.FITS);
-        chain(StepKey.THREAD, StepKey.PLACE, StepKey.GROUND, StepKey.PREPARE, StepKey.DEVICE, connect);
-        chain(connect, StepKey.TIGHTEN, StepKey.INCH, StepKey.LEG_AND_WINDOWS, StepKey.CARRIER_ON);
-        chain(StepKey.CARRIER_ON, StepKey.LEVEL_CHILD, StepKey.HANDLE_AND_GAP, StepKey.TEACH, StepKey.HAND_OVER);
-        chain(StepKey.HARNESS, StepKey.LEVEL_CHILD);
-        if (childOrder == ChildOrder.CHILD_ON_TABLE_FIRST) {
+        chain(StepKey.THREAD, StepKey.PLACE, StepKey.GROUND, StepKey.PREPARE);
+        fixing(connect, particulars);
+        chain(StepKey.INCH, StepKey.LEG_AND_WINDOWS, StepKey.CARRIER_ON);
+        chain(StepKey.CARRIER_ON, StepKey.TURN_BACK, StepKey.LEVEL_CHILD, StepKey.HANDLE_AND_GAP, StepKey.TEACH);
+        chain(StepKey.TEACH, StepKey.HAND_OVER);
+        chain(StepKey.HARNESS, StepKey.TURN_BACK);
+        if (particulars.childOrder() == ChildOrder.CHILD_ON_TABLE_FIRST) {
             chain(StepKey.LEG_AND_WINDOWS, StepKey.HARNESS, StepKey.CARRIER_ON);
         } else {
             chain(StepKey.CARRIER_ON, StepKey.HARNESS);

@@ -1,5 +1,7 @@
 package app.layette.core.seat;
 
+import app.layette.core.measure.Angle;
+import app.layette.core.measure.Length;
 import java.util.List;
 
 /**
@@ -9,10 +11,18 @@ import java.util.List;
  * @param modelNumbers of the base
  * @param lifeYears the base's own service life; {@code null} when the carrier's applies
  * @param setUp how it must be set for this carrier; {@code null} when nothing is to be set
+ * @param theta0 θ0 on this base; {@code null} when the sheet's counts
+ * @param contact L of this base; {@code null} when the sheet's counts
  */
-public record BaseFit(String name, List<String> modelNumbers, Integer lifeYears, String setUp) {
+public record BaseFit(
+        String name, List<String> modelNumbers, Integer lifeYears, String setUp, Angle theta0, Length contact) {
     public BaseFit {
         modelNumbers = modelNumbers == null ? List.of() : List.copyOf(modelNumbers);
+    }
+
+    /** A base that tilts as the sheet says. */
+    public BaseFit(String name, List<String> modelNumbers, Integer lifeYears, String setUp) {
+        this(name, modelNumbers, lifeYears, setUp, null, null);
     }
 
     public boolean coversModel(String model) {

@@ -5,8 +5,28 @@ package app.layette.core.seat;
  *
  * @param kind of connector
  * @param tail side on which the adjuster's tail leaves; {@code null} when the sheet does not say
+ * @param mark that shows the way up, in the manual's words; {@code null} when the sheet does not say
+ * @param adjusters whether one adjuster tightens both sides or each its own; {@code null} when the sheet does not say
+ * @param release how it comes off; {@code null} when the sheet does not say
  */
-public record Connectors(Kind kind, Tail tail) {
+public record Connectors(Kind kind, Tail tail, String mark, Adjusters adjusters, Release release) {
+    /** Connectors of which only this much is known. */
+    public Connectors(Kind kind, Tail tail) {
+        this(kind, tail, null, null, null);
+    }
+
+    /** How many adjusters tighten the anchor straps. */
+    public enum Adjusters {
+        ONE,
+        TWO
+    }
+
+    /** How a connector comes off its anchor. */
+    public enum Release {
+        BAR,
+        BUTTON
+    }
+
     /** Kinds of connector. */
     public enum Kind {
         HOOK_OPENING_DOWN,

@@ -3,6 +3,7 @@ package app.layette.core.seat;
 import static app.layette.core.evidence.Evidence.orNotLooked;
 
 import app.layette.core.evidence.Evidence;
+import app.layette.core.measure.Mass;
 import app.layette.core.practice.PracticeProfile.SnugTest;
 import java.util.List;
 
@@ -13,10 +14,25 @@ import java.util.List;
  * @param snugTest the manual's own test, which wins over the profile's (HAR-7)
  * @param clip whether there is a chest clip (HAR-8)
  * @param covers whether the sheet wants covers on the straps (HAR-11)
+ * @param adjuster where the adjuster is released
+ * @param shortestSnugFrom lightest child for whom the shortest setting is snug (SUIT-5)
+ * @param snugTestWords the manual's own words for its test
  */
 public record Harness(
-        Evidence<List<Loop>> loops, Evidence<SnugTest> snugTest, Evidence<Boolean> clip, Evidence<Covers> covers) {
-    static final Harness NOT_LOOKED = new Harness(null, null, null, null);
+        Evidence<List<Loop>> loops,
+        Evidence<SnugTest> snugTest,
+        Evidence<Boolean> clip,
+        Evidence<Covers> covers,
+        Evidence<Adjuster> adjuster,
+        Evidence<Mass> shortestSnugFrom,
+        Evidence<String> snugTestWords) {
+    static final Harness NOT_LOOKED = new Harness(null, null, null, null, null, null, null);
+
+    /** Where the harness adjuster is. */
+    public enum Adjuster {
+        FRONT,
+        BACK
+    }
 
     /** What the sheet says about covers on the shoulder straps. */
     public enum Covers {
@@ -29,7 +45,10 @@ public record Harness(
         loops = orNotLooked(loops);
         snugTest = orNotLooked(snugTest);
         clip = orNotLooked(clip);
-        covers = orNotLooked(covers);
+        covers = orNotLooked(covers).silentMeans(Covers.NONE);
+        adjuster = orNotLooked(adjuster);
+        shortestSnugFrom = orNotLooked(shortestSnugFrom);
+        snugTestWords = orNotLooked(snugTestWords);
     }
 
     /**

@@ -4,6 +4,7 @@ import app.layette.core.measure.Angle;
 import app.layette.core.measure.Mass;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalLong;
 
 /**
  * The seat's own level indicator (REC-1).
@@ -11,11 +12,13 @@ import java.util.Optional;
  * @param kind what it looks like
  * @param mount where it sits; on the base it does not see a slide's offset
  * @param pass what counts as a pass
- * @param bands allowed recline by child weight, stated complete
- * @param sides on one side of the seat or on both, which must agree (REC-3); {@code null} means one
+ * @param bands allowed recline by the child's weight or age, stated complete
+ * @param sides on one side of the seat or on both, which must agree (REC-3); {@code null} where nobody has looked
  * @param partWidth how much recline lies between wholly inside and wholly outside; {@code null} means 2°
+ * @param lineTolerance how far a line may be off parallel; {@code null} means 2°
  */
-public record Indicator(Kind kind, Mount mount, Pass pass, List<Band> bands, Sides sides, Angle partWidth) {
+public record Indicator(
+        Kind kind, Mount mount, Pass pass, List<Band> bands, Sides sides, Angle partWidth, Angle lineTolerance) {
     private static final Angle USUAL_PART = Angle.ofDegrees(2);
 
     /** How many sides it can be read on. */
@@ -64,15 +67,22 @@ public record Indicator(Kind kind, Mount mount, Pass pass, List<Band> bands, Sid
     }
 
     /**
-     * The allowed recline for a band of child weights.
+     * The allowed recline for a band of child weights, ages, or both.
      *
      * @param weights band of child weights
+     * @param ageMonths band of ages since birth
      * @param from lowest allowed θ; {@code null} when the zones are only relative
      * @param to highest allowed θ; {@code null} when the zones are only relative
      */
-    public record Band(WeightBand weights, Angle from, Angle to) {
+    public record Band(WeightBand weights, AgeBand ageMonths, Angle from, Angle to) {
         public Band {
             weights = weights == null ? WeightBand.EVERY_WEIGHT : weights;
+            ageMonths = ageMonths == null ? AgeBand.EVERY_AGE : ageMonths;
+        }
+
+        /** A band of weights alone. */
+        public Band(WeightBand weights, Angle from, Angle to) {
+            this(weights, null, from, to);
         }
 
         /** Whether its borders are known in degrees. */
@@ -83,17 +93,25 @@ public record Indicator(Kind kind, Mount mount, Pass pass, List<Band> bands, Sid
 
     public Indicator {
         bands = bands == null ? List.of() : List.copyOf(bands);
-        sides = sides == null ? Sides.ONE : sides;
-        partWidth = partWidth == null ? USUAL_PART : partWidth;
+        lineTolerance = lineTolerance == null ? USUAL_PART : lineTolerance;
+        partWidth = partWidth != null ? partWidth : kind == Kind.LINE ? lineTolerance : USUAL_PART;
     }
 
     /** An indicator on one side. */
     public Indicator(Kind kind, Mount mount, Pass pass, List<Band> bands) {
-        this(kind, mount, pass, bands, Sides.ONE, USUAL_PART);
+        this(kind, mount, pass, bands, Sides.ONE, null, null);
     }
 
-    public Optional<Band> bandFor(Mass weight) {
-        return bands.stream().filter(band -> band.weights().contains(weight)).findFirst();
+    /**
+     * The band for a child.
+     *
+     * @param ageDays days since birth; empty where nobody knows, which lies only in bands for every age
+     */
+    public Optional<Band> bandFor(Mass weight, OptionalLong ageDays) {
+        return bands.stream()
+                .filter(band ->
+                        band.weights().contains(weight) && band.ageMonths().contains(ageDays))
+                .findFirst();
     }
 
     /** Whether a reading passes by this seat's own criterion. */

@@ -3,11 +3,12 @@ package app.layette.core.seat;
 /**
  * A clamp built into the restraint that locks the belt (SEC-2).
  *
- * @param side of the base, seen from its foot end
+ * @param side of the restraint, seen from its foot end
  * @param part of the belt that goes in
+ * @param on what it is built into: the base stays out of a ride without it; {@code null} where nobody has looked
  */
-public record LockOff(Side side, Part part) {
-    /** Side of the base. */
+public record LockOff(Side side, Part part, On on) {
+    /** Side of the restraint. */
     public enum Side {
         LEFT,
         RIGHT
@@ -18,5 +19,12 @@ public record LockOff(Side side, Part part) {
         LAP,
         SHOULDER,
         BOTH
+    }
+
+    /** Which part of the restraint it is on. */
+    public enum On {
+        BASE,
+        /** The carrier, or the shell of a restraint of one piece. */
+        CARRIER
     }
 }

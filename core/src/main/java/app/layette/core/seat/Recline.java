@@ -96,6 +96,9 @@ public record Recline(
      * @param leg q, length of the load leg; {@code null} for other devices
      */
     public record Step(String name, Length lift, Angle slide, Length leg) {
+        /** Of a restraint without a device. */
+        public static final Step PLAIN = new Step("", null, null);
+
         public Step {
             lift = lift == null ? Length.ZERO : lift;
             slide = slide == null ? Angle.ZERO : slide;

@@ -11,6 +11,7 @@ import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 
 /**
  * One version of one restraint's sheet.
@@ -43,6 +44,15 @@ import java.util.Map;
  * @param routing how much belt a ride without the base takes
  * @param carBed of a car bed
  * @param layFlat of a lay-flat carrier
+ * @param standards that the label names
+ * @param modes ways in which it may be used; the rear-facing one fills the limits where nobody looked them up
+ * @param rearFacingMinimum how long a child stays rear-facing at least by the seat's manual (SUIT-11)
+ * @param ownConditions conditions of its own, such as head control, stated complete (SUIT-11)
+ * @param reboundBar an anti-rebound bar (SEC-7)
+ * @param beltPath where the belt goes through (SEC-3)
+ * @param legIndicator what shows that a load leg is locked, in the manual's words (CAB-8)
+ * @param borrowedSpacingMost widest spacing at which the middle may borrow inner anchors (CAB-4)
+ * @param note to whoever uses the sheet
  */
 public record SeatSheet(
         SheetVersion sheet,
@@ -72,7 +82,16 @@ public record SeatSheet(
         Evidence<Boolean> tensionPanel,
         BaselessRoute routing,
         CarBed carBed,
-        LayFlat layFlat) {
+        LayFlat layFlat,
+        Evidence<List<String>> standards,
+        List<Mode> modes,
+        Evidence<RearFacingMinimum> rearFacingMinimum,
+        Evidence<List<String>> ownConditions,
+        Evidence<ReboundBar> reboundBar,
+        Evidence<BeltPath> beltPath,
+        Evidence<String> legIndicator,
+        Evidence<Length> borrowedSpacingMost,
+        String note) {
 
     public SeatSheet {
         life = orNotLooked(life);
@@ -81,24 +100,32 @@ public record SeatSheet(
         parts = orNotLooked(parts);
         limits = limits == null ? Limits.NOT_LOOKED : limits;
         shell = shell == null ? Shell.NOT_LOOKED : shell;
-        insert = orNotLooked(insert);
+        insert = orNotLooked(insert).silentMeans(List.of());
         harness = harness == null ? Harness.NOT_LOOKED : harness;
         bases = orNotLooked(bases);
         recline = recline == null ? Recline.NOT_LOOKED : recline;
         anchorLimit = orNotLooked(anchorLimit);
         connectors = orNotLooked(connectors);
-        leg = orNotLooked(leg);
-        windows = orNotLooked(windows);
+        leg = orNotLooked(leg).silentMeans(LegUse.NO_LEG);
+        windows = orNotLooked(windows).silentMeans(List.of());
         handle = orNotLooked(handle);
         gap = orNotLooked(gap);
-        lockOffs = orNotLooked(lockOffs);
+        lockOffs = orNotLooked(lockOffs).silentMeans(List.of());
         permissions = permissions == null ? Map.of() : Map.copyOf(permissions);
-        sideElement = orNotLooked(sideElement);
-        rotation = orNotLooked(rotation);
-        tensionPanel = orNotLooked(tensionPanel);
+        sideElement = orNotLooked(sideElement).silentMeans(SideElement.NONE);
+        rotation = orNotLooked(rotation).silentMeans(Rotation.NONE);
+        tensionPanel = orNotLooked(tensionPanel).silentMeans(false);
         routing = routing == null ? BaselessRoute.NOT_LOOKED : routing;
         carBed = carBed == null ? CarBed.NOT_LOOKED : carBed;
         layFlat = layFlat == null ? LayFlat.NOT_LOOKED : layFlat;
+        standards = orNotLooked(standards);
+        modes = modes == null ? List.of() : List.copyOf(modes);
+        rearFacingMinimum = orNotLooked(rearFacingMinimum);
+        ownConditions = orNotLooked(ownConditions).silentMeans(List.of());
+        reboundBar = orNotLooked(reboundBar).silentMeans(ReboundBar.NONE);
+        beltPath = orNotLooked(beltPath);
+        legIndicator = orNotLooked(legIndicator);
+        borrowedSpacingMost = orNotLooked(borrowedSpacingMost);
     }
 
     /** What the seat manual says on a permission. */
@@ -116,6 +143,26 @@ public record SeatSheet(
         }
         return new SeatSheet(
                 sheet, status, kind, identity, null, null, null, null, null, null, null, null, null, null, null, null,
-                null, null, null, null, null, null, null, null, null, null, null, null);
+                null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
+                null, null, null, null);
+    }
+
+    /** The lightest child: the rear-facing limit, or the rear-facing mode's where nobody looked that up. */
+    public Evidence<Mass> weightMin() {
+        return limits.weightMin().orElse(rearFacing(Mode::weightMin));
+    }
+
+    /** The heaviest child. */
+    public Evidence<Mass> weightMax() {
+        return limits.weightMax().orElse(rearFacing(Mode::weightMax));
+    }
+
+    /** The longest child, or that there is no such limit. */
+    public Evidence<LengthLimit> lengthMax() {
+        return limits.lengthMax().orElse(rearFacing(Mode::lengthMax));
+    }
+
+    private <T> Evidence<T> rearFacing(Function<Mode, Evidence<T>> limit) {
+        return modes.stream().filter(Mode::isRearFacing).findFirst().map(limit).orElse(Evidence.notLooked());
     }
 }

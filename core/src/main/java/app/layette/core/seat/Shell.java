@@ -22,6 +22,7 @@ import java.util.stream.Stream;
  * @param widthBase across the base
  * @param outline of the restraint in the side view, base and carrier together (CAB-10)
  * @param innerShellLiftsOut whether an inner shell lifts out of the carrier (SUIT-12, HAR-4)
+ * @param seatDepth from the shell back to the seat's end (SUIT-6)
  */
 public record Shell(
         Evidence<Length> top,
@@ -33,8 +34,9 @@ public record Shell(
         Evidence<List<OutlinePoint>> outline,
         Evidence<Length> widthShell,
         Evidence<Length> widthBase,
-        Evidence<Boolean> innerShellLiftsOut) {
-    static final Shell NOT_LOOKED = new Shell(null, null, null, null, null, null, null, null, null, null);
+        Evidence<Boolean> innerShellLiftsOut,
+        Evidence<Length> seatDepth) {
+    static final Shell NOT_LOOKED = new Shell(null, null, null, null, null, null, null, null, null, null, null);
 
     public Shell {
         top = orNotLooked(top);
@@ -47,6 +49,7 @@ public record Shell(
         widthShell = orNotLooked(widthShell);
         widthBase = orNotLooked(widthBase);
         innerShellLiftsOut = orNotLooked(innerShellLiftsOut);
+        seatDepth = orNotLooked(seatDepth);
     }
 
     /** What it takes beside another restraint: the wider of shell and base; empty when neither is known. */

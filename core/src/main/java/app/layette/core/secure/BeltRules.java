@@ -4,11 +4,15 @@ import static app.layette.core.finding.RuleCode.CAB_6;
 import static app.layette.core.finding.RuleCode.SEC_1;
 import static app.layette.core.finding.RuleCode.SEC_2;
 
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.Speaker;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
@@ -22,10 +26,13 @@ import app.layette.core.secure.LockTable.Lock;
 import app.layette.core.vehicle.Belt;
 import app.layette.core.vehicle.Belt.LatchPlate;
 import app.layette.core.vehicle.Belt.Retractor;
+import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.SeatingPosition;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** Securing by the belt: what locks it (SEC-1), lock-off (SEC-2), route, buckle (CAB-7), inflatable belt (CAB-6). */
 public final class BeltRules {
@@ -37,41 +44,70 @@ public final class BeltRules {
                 new Inflatable(),
                 new LockOffClosed(),
                 new AnsweredByEye(Conclusion.BELT_PATH, Question.BELT_ROUTE),
-                new AnsweredByEye(Conclusion.BUCKLE, Question.BUCKLE),
+                new Buckle(),
                 new AnsweredByEye(Conclusion.LOCK_PROOF, Question.LOCK_PROOF));
     }
 
-    /** The retractor: the vehicle sheet's, or where nobody had looked the two-part test done here. */
-    public static Optional<Retractor> retractor(Situation situation) {
-        return belt(situation).retractor().value().or(() -> tested(situation, Question.RETRACTOR, Retractor.values()));
+    /** What can be said of a belt before anything is fixed with it. */
+    public static List<Rule> beforehand() {
+        return List.of(new Locks(), new Inflatable());
     }
 
-    /** The latch plate: the vehicle sheet's, or what was seen here. */
+    /**
+     * The retractor: the vehicle sheet's, or the two-part test done here. A test that found less than the sheet says counts:
+     * what was seen here may tighten it, and never loosens.
+     */
+    public static Optional<Retractor> retractor(Situation situation) {
+        Optional<Retractor> sheet = belt(situation).retractor().value();
+        Optional<Retractor> tested = tested(situation, Question.RETRACTOR, Retractor.values());
+        return tested.filter(each -> sheet.isEmpty() || each == Retractor.EMERGENCY_ONLY)
+                .or(() -> sheet);
+    }
+
+    /** The latch plate: the vehicle sheet's, or what was seen here; one that does not lock here does not lock. */
     public static Optional<LatchPlate> latchPlate(Situation situation) {
-        return belt(situation)
-                .latchPlate()
-                .value()
-                .or(() -> tested(situation, Question.LATCH_PLATE, LatchPlate.values()));
+        Optional<LatchPlate> sheet = belt(situation).latchPlate().value();
+        Optional<LatchPlate> seen = tested(situation, Question.LATCH_PLATE, LatchPlate.values());
+        return seen.filter(each -> sheet.isEmpty() || !LockTable.locks(each)).or(() -> sheet);
     }
 
     /** What locks the belt here; empty when it depends on what is not known. */
     public static Optional<Lock> lock(Situation situation) {
-        Evidence<List<LockOff>> lockOffs = lockOffs(situation);
-        if (lockOffs.value().isEmpty()) {
-            return Optional.empty();
+        Optional<Boolean> lockOff = LockOffs.usable(situation).map(list -> !list.isEmpty());
+        boolean panel =
+                situation.method().filter(BeltRules::hasPath).isPresent() && PartsInUse.PANEL.isThereIn(situation);
+        if (panel) {
+            return Optional.of(Lock.TENSION_PANEL);
         }
-        boolean has = !lockOffs.value().get().isEmpty();
-        return LockTable.lock(retractor(situation), latchPlate(situation), has);
+        if (lockOff.isEmpty()) {
+            // Whatever it is on: where the belt locks without one, there is a way.
+            return LockTable.lock(retractor(situation), latchPlate(situation), false)
+                    .filter(lock -> lock != Lock.NOTHING);
+        }
+        return LockTable.lock(retractor(situation), latchPlate(situation), lockOff.get());
+    }
+
+    /** A base, or a shell of one piece, has a belt path that a panel can close over. */
+    private static boolean hasPath(Method method) {
+        return method == Method.BASE_BELT || method == Method.CONVERTIBLE_BELT;
     }
 
     private static <E extends Enum<E>> Optional<E> tested(Situation situation, Question question, E[] constants) {
-        return situation
-                .answer(question)
-                .filter(answer -> answer.seq() > situation.placeSince())
+        return answeredHere(situation, question)
+                .filter(answer -> question.isPassedBy(answer.how()))
                 .map(Stamped::value)
                 .flatMap(answer -> Arrays.stream(constants)
                         .filter(each -> each.name().equals(answer))
                         .findFirst());
+    }
+
+    /** An answer about the chosen place: by its name, or by somebody who had seen it chosen. */
+    private static Optional<Stamped<String>> answeredHere(Situation situation, Question question) {
+        Optional<Stamped<String>> named = situation
+                .placed()
+                .flatMap(placed -> situation.answerAt(question, placed.value().position()))
+                .filter(answer -> answer.seen() >= situation.lastChange(Set.of(Change.OTHER_CAR), 0));
+        return named.or(() -> situation.answer(question).filter(answer -> answer.seen() >= situation.placeSince()));
     }
 
     private static Belt belt(Situation situation) {
@@ -80,6 +116,42 @@ public final class BeltRules {
 
     private static Evidence<List<LockOff>> lockOffs(Situation situation) {
         return situation.seat().map(SeatSheet::lockOffs).orElse(Evidence.notLooked());
+    }
+
+    /** CAB-7: the buckle that belongs to the place; two belts have two of them. */
+    private static final class Buckle implements Rule {
+        @Override
+        public Conclusion conclusion() {
+            return Conclusion.BUCKLE;
+        }
+
+        @Override
+        public Verdict judge(Situation situation) {
+            AnsweredByEye byEye = new AnsweredByEye(Conclusion.BUCKLE, Question.BUCKLE);
+            Verdict first = byEye.judge(situation);
+            boolean two = situation
+                    .method()
+                    .filter(method -> method == Method.LAY_FLAT)
+                    .isPresent();
+            if (!two || !(first instanceof Verdict.Judged here) || !here.passes()) {
+                return first;
+            }
+            PositionId second =
+                    situation.placed().orElseThrow().value().position().besides();
+            return situation
+                    .answerAt(Question.BUCKLE, second)
+                    .map(answer -> both(byEye.judge(situation, answer), here))
+                    .orElseGet(() -> Verdict.open("BUCKLE_SECOND"));
+        }
+
+        private static Verdict both(Verdict second, Verdict.Judged first) {
+            if (!(second instanceof Verdict.Judged judged)) {
+                return second;
+            }
+            List<Verdict.Check> checks = new ArrayList<>(judged.checks());
+            checks.addAll(first.checks());
+            return new Verdict.Judged(judged.findings(), checks);
+        }
     }
 
     /** SEC-1: there is a way to lock the belt of this place for this restraint. */
@@ -94,16 +166,27 @@ public final class BeltRules {
             if (situation.placed().isEmpty() || situation.car().isEmpty()) {
                 return Verdict.open("PLACE");
             }
+            Evidence<Belt.Kind> kind = belt(situation).kind();
+            if (kind.value().isEmpty()) {
+                return Verdict.judged(Finding.of(SEC_1, Weight.NOT_KNOWN, "beltKindNotKnown")
+                        .from(kind)
+                        .changedBy("CAR_MANUAL"));
+            }
+            if (kind.value().get() == Belt.Kind.NONE) {
+                return Verdict.judged(
+                        Finding.of(SEC_1, Weight.STOP, "noBelt").from(kind).changedBy("OTHER_PLACE"));
+            }
             if (lockOffs(situation).value().isEmpty()) {
                 return Verdict.judged(
                         Finding.of(SEC_1, Weight.NOT_KNOWN, "lockOffsNotKnown").changedBy("SEAT_MANUAL"));
             }
+            if (situation.permission(PermissionKey.BELT_LOCKABLE, Speaker.CAR, Permission.ALLOWED)
+                    != Permission.ALLOWED) {
+                return Verdict.judged(carSays(situation));
+            }
             Optional<Lock> lock = lock(situation);
             if (lock.isEmpty()) {
-                return isTested(situation)
-                        ? Verdict.judged(Finding.of(SEC_1, Weight.NOT_KNOWN, "beltNotKnown")
-                                .changedBy("CAR_MANUAL"))
-                        : Verdict.open("BELT_TEST");
+                return unlocked(situation);
             }
             if (lock.get() == Lock.NOTHING) {
                 return Verdict.judged(byClip(situation).changedBy("OTHER_PLACE"));
@@ -114,11 +197,23 @@ public final class BeltRules {
                     .changedBy("OTHER_PLACE"));
         }
 
-        private static boolean isAnsweredHere(Situation situation, Question question) {
-            return situation
-                    .answer(question)
-                    .filter(answer -> answer.seq() > situation.placeSince())
-                    .isPresent();
+        private static Verdict unlocked(Situation situation) {
+            if (!isTested(situation)) {
+                return Verdict.open("BELT_TEST");
+            }
+            boolean onWhat = LockOffs.usable(situation).isEmpty();
+            return Verdict.judged(Finding.of(SEC_1, Weight.NOT_KNOWN, onWhat ? "lockOffOnWhat" : "beltNotKnown")
+                    .changedBy(onWhat ? "SEAT_MANUAL" : "CAR_MANUAL"));
+        }
+
+        private static Finding.Builder carSays(Situation situation) {
+            boolean known = situation.permission(PermissionKey.BELT_LOCKABLE, Speaker.CAR, Permission.ALLOWED)
+                    == Permission.NOT_ALLOWED;
+            return Finding.of(
+                            SEC_1,
+                            known ? Weight.STOP : Weight.NOT_KNOWN,
+                            known ? "beltNotLockable" : "beltLockableNotKnown")
+                    .changedBy(known ? "OTHER_PLACE" : "CAR_MANUAL");
         }
 
         /** Nothing of the belt holds: a locking clip does, where the seat manual allows one. */
@@ -138,8 +233,10 @@ public final class BeltRules {
         }
 
         private static boolean isTested(Situation situation) {
-            boolean retractorAsked = retractor(situation).isPresent() || isAnsweredHere(situation, Question.RETRACTOR);
-            boolean plateAsked = latchPlate(situation).isPresent() || isAnsweredHere(situation, Question.LATCH_PLATE);
+            boolean retractorAsked = retractor(situation).isPresent()
+                    || answeredHere(situation, Question.RETRACTOR).isPresent();
+            boolean plateAsked = latchPlate(situation).isPresent()
+                    || answeredHere(situation, Question.LATCH_PLATE).isPresent();
             boolean plateMatters = retractor(situation)
                     .map(each -> each == Retractor.EMERGENCY_ONLY)
                     .orElse(false);
@@ -196,7 +293,13 @@ public final class BeltRules {
                         .from(lockOffs)
                         .changedBy("SEAT_MANUAL"));
             }
-            if (lockOffs.value().get().isEmpty()) {
+            Optional<List<LockOff>> usable = LockOffs.usable(situation);
+            if (usable.isEmpty()) {
+                return Verdict.judged(Finding.of(SEC_2, Weight.NOT_KNOWN, "lockOffOnWhat")
+                        .from(lockOffs)
+                        .changedBy("SEAT_MANUAL"));
+            }
+            if (usable.get().isEmpty()) {
                 return Verdict.judged(
                         Finding.of(SEC_2, Weight.HOLDS, "noLockOff").from(lockOffs));
             }

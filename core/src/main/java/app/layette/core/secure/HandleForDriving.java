@@ -17,6 +17,7 @@ import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.Verdict;
 import app.layette.core.seat.HandlePosition;
+import app.layette.core.seat.SeatKind;
 import app.layette.core.seat.SeatSheet;
 import java.util.List;
 import java.util.Optional;
@@ -34,7 +35,7 @@ public final class HandleForDriving implements Rule {
 
     @Override
     public Verdict judge(Situation situation) {
-        Optional<Stamped<HandleSet>> set = situation.newest(HandleSet.class);
+        Optional<Stamped<HandleSet>> set = situation.seen(HandleSet.class);
         if (set.isEmpty() || situation.seat().isEmpty()) {
             return Verdict.open("HANDLE");
         }
@@ -56,6 +57,15 @@ public final class HandleForDriving implements Rule {
         Permission bySheet = sheet.value()
                 .map(allowed -> allowed.contains(position) ? Permission.ALLOWED : Permission.NOT_ALLOWED)
                 .orElse(Permission.NOT_KNOWN);
+        // A lay-flat carrier's own word on its handle stands beside the list of positions.
+        Optional<Permission> lying = situation
+                .seat()
+                .filter(seat -> seat.kind() == SeatKind.LAY_FLAT)
+                .flatMap(seat -> seat.layFlat().handle().value())
+                .map(only -> only == position ? Permission.ALLOWED : Permission.NOT_ALLOWED);
+        if (lying.isPresent()) {
+            bySheet = bySheet == Permission.NOT_KNOWN && !sheet.isLooked() ? lying.get() : bySheet.and(lying.get());
+        }
         List<Said> pages = pages(situation, position);
         if (pages.isEmpty()) {
             return bySheet;

@@ -15,6 +15,8 @@ public final class LockTable {
         LATCH_PLATE,
         /** A clip on the belt near the plate, where the seat manual allows one. */
         LOCKING_CLIP,
+        /** A flap that closes over the belt and tightens it; the belt itself was left nearly loose. */
+        TENSION_PANEL,
         /** Nothing does: a locking clip where the manuals allow one, or another way. */
         NOTHING
     }
@@ -46,6 +48,11 @@ public final class LockTable {
     }
 
     private static Lock byPlate(LatchPlate plate) {
-        return plate == LatchPlate.LOCKING || plate == LatchPlate.SWITCHABLE ? Lock.LATCH_PLATE : Lock.NOTHING;
+        return locks(plate) ? Lock.LATCH_PLATE : Lock.NOTHING;
+    }
+
+    /** Whether a latch plate holds the lap part by itself. */
+    static boolean locks(LatchPlate plate) {
+        return plate == LatchPlate.LOCKING || plate == LatchPlate.SWITCHABLE;
     }
 }

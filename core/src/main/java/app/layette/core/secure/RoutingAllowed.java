@@ -13,6 +13,7 @@ import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.Verdict;
 import app.layette.core.vehicle.Belt;
+import java.util.Optional;
 
 /** CND-8 and the baseless rides: the carrier may ride without its base, by this very routing; each on its own word. */
 public final class RoutingAllowed implements Rule {
@@ -43,12 +44,12 @@ public final class RoutingAllowed implements Rule {
     }
 
     private static Finding.Builder european(Situation situation) {
-        boolean lapOnly = situation
-                .position()
-                .flatMap(position -> position.belt().kind().value())
-                .filter(kind -> kind == Belt.Kind.LAP_ONLY)
-                .isPresent();
-        if (lapOnly) {
+        Optional<Belt.Kind> kind =
+                situation.position().flatMap(position -> position.belt().kind().value());
+        if (situation.position().isPresent() && kind.isEmpty()) {
+            return Finding.of(SEC_8, Weight.NOT_KNOWN, "shoulderBeltNotKnown").changedBy("CAR_MANUAL");
+        }
+        if (kind.filter(each -> each == Belt.Kind.LAP_ONLY).isPresent()) {
             return Finding.of(SEC_8, Weight.STOP, "europeanNeedsShoulder").changedBy("OTHER_PLACE");
         }
         return switch (situation.permission(PermissionKey.EUROPEAN_ROUTING)) {

@@ -1,11 +1,13 @@
 package app.layette.core.secure;
 
+import static app.layette.core.finding.RuleCode.SEC_3;
 import static app.layette.core.finding.RuleCode.SEC_7;
 
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.PermissionKey;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.AnsweredByEye;
@@ -22,9 +24,19 @@ public final class SecuringAnswers {
     public static List<Rule> rules() {
         return List.of(
                 new AnsweredByEye(Conclusion.ANCHORS_CLICKED, Question.ANCHORS_HOOKED),
-                new AnsweredByEye(Conclusion.STRAP, Question.STRAP),
+                new AnsweredByEye(Conclusion.STRAP, Question.STRAP, SecuringAnswers::underLockOff),
                 new AnsweredByEye(Conclusion.CLICK_AND_LIFT, Question.CLICK),
                 new Windows());
+    }
+
+    /** SEC-3: an anchor strap passes under a lock-off only where the seat manual says so. */
+    private static Verdict.Judged underLockOff(Situation situation, Stamped<String> answer) {
+        Finding.Builder finding = switch (situation.permission(PermissionKey.ANCHOR_STRAP_UNDER_LOCK_OFF)) {
+            case ALLOWED -> Finding.of(SEC_3, Weight.HOLDS, "underLockOffAllowed");
+            case NOT_ALLOWED -> Finding.of(SEC_3, Weight.FIX, "underLockOffNotAllowed");
+            case NOT_KNOWN -> Finding.of(SEC_3, Weight.NOT_KNOWN, "underLockOffNotKnown");
+        };
+        return Verdict.judged(finding.changedBy("STRAP"));
     }
 
     /** SEC-7: every indicator that the sheet lists shows locked; a sheet that lists none says so. */

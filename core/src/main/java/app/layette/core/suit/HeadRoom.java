@@ -2,17 +2,20 @@ package app.layette.core.suit;
 
 import static app.layette.core.finding.RuleCode.SUIT_3;
 
+import app.layette.core.entry.Fact.Dimension;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
+import app.layette.core.growth.ChildHeights;
+import app.layette.core.growth.Share;
 import app.layette.core.measure.Length;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.Verdict;
-import app.layette.core.seat.Shell;
+import java.time.LocalDate;
 import java.util.Optional;
 
 /**
@@ -25,59 +28,108 @@ public final class HeadRoom implements Rule {
         return Conclusion.HEAD_ROOM;
     }
 
+    /** How much room there is above the head: at least this much, and less than that where a look tells. */
+    private record Room(Length atLeast, Optional<Length> lessThan, Stamped<?> look, boolean byEye) {}
+
     @Override
     public Verdict judge(Situation situation) {
-        Optional<Stamped<Length>> room = room(situation);
+        Optional<Room> room = room(situation);
         if (room.isEmpty() || situation.seat().isEmpty()) {
             return Verdict.open("HEAD_ROOM");
         }
-        Evidence<Length> manual = situation.seat().get().shell().headRoom();
+        Evidence<Length> manual = situation.headRoomAsked();
         if (!manual.isLooked()) {
             return Verdict.judged(Finding.of(SUIT_3, Weight.NOT_KNOWN, "manualNotLooked")
                             .changedBy("SEAT_MANUAL"))
-                    .restingOn(room.get());
+                    .restingOn(room.get().look());
         }
         Length asked = asked(situation).orElseThrow();
-        boolean enough = !room.get().value().isLessThan(asked);
-        return Verdict.judged(Finding.of(SUIT_3, enough ? Weight.HOLDS : Weight.STOP, enough ? "enough" : "tooLittle")
-                        .with("room", room.get().value())
-                        .with("asked", asked)
-                        .from(manual)
-                        .changedBy("OTHER_SEAT"))
-                .restingOn(room.get());
+        return Verdict.judged(judge(room.get(), asked, situation).from(manual))
+                .restingOn(room.get().look());
+    }
+
+    private static Finding.Builder judge(Room room, Length asked, Situation situation) {
+        if (room.atLeast().isLessThan(asked)) {
+            boolean decided = !room.byEye()
+                    || room.lessThan().filter(less -> !less.isMoreThan(asked)).isPresent();
+            return decided
+                    ? Finding.of(SUIT_3, Weight.STOP, "tooLittle")
+                            .with("room", room.atLeast())
+                            .with("asked", asked)
+                            .changedBy("OTHER_SEAT")
+                    // A hand's breadth says too little where something between is asked.
+                    : Verdict.again(SUIT_3, "measureIt").with("asked", asked).changedBy("MEASURE");
+        }
+        Optional<LocalDate> on = room.look().freshOn(situation.today());
+        if (on.isEmpty() || mayHaveGrown(room, asked, on.get(), situation)) {
+            return Verdict.again(SUIT_3, on.isEmpty() ? "timeInDoubt" : "mayHaveGrown")
+                    .with("looked", room.look().on())
+                    .changedBy("MEASURE");
+        }
+        return Finding.of(SUIT_3, Weight.HOLDS, "enough")
+                .with("room", room.atLeast())
+                .with("asked", asked)
+                .changedBy("OTHER_SEAT");
+    }
+
+    /** Where neither shell nor length is known, a look of another day says nothing of today. */
+    private static boolean mayHaveGrown(Room room, Length asked, LocalDate on, Situation situation) {
+        if (!on.isBefore(situation.today())) {
+            return false;
+        }
+        Optional<Length> top =
+                situation.seat().flatMap(seat -> seat.shell().top().value());
+        Optional<ChildHeights> heights = ChildHeights.of(situation);
+        if (top.isEmpty() || heights.isEmpty()) {
+            return true;
+        }
+        Length crown = top.get().minus(room.atLeast());
+        if (room.byEye()) {
+            Length likely = heights.get().usual(Share.USUAL_CROWN, on);
+            Length low = room.lessThan().map(top.get()::minus).orElse(Length.ZERO);
+            crown = likely.isLessThan(low) ? low : likely.isMoreThan(crown) ? crown : likely;
+        }
+        return heights.get()
+                .today(crown, on, Dimension.CROWN)
+                .map(today -> top.get().minus(today.most()).isLessThan(asked))
+                .orElse(true);
     }
 
     /** What is asked here: the manual's figure, or the profile's where the manual was read and is silent. */
     public static Optional<Length> asked(Situation situation) {
-        Evidence<Length> manual =
-                situation.seat().map(seat -> seat.shell().headRoom()).orElse(Evidence.notLooked());
+        Evidence<Length> manual = situation.headRoomAsked();
         return manual.value()
                 .or(() -> manual.isSilent()
                         ? Optional.of(situation.practice().profile().headRoom())
                         : Optional.empty());
     }
 
-    /** The room there is at least: measured, or the lower end of the band seen. */
-    private static Optional<Stamped<Length>> room(Situation situation) {
-        Optional<Stamped<Length>> byTape = situation
+    private static Optional<Room> room(Situation situation) {
+        Optional<Room> byTape = situation
                 .crown()
                 .flatMap(crown -> situation
                         .seat()
-                        .map(seat -> seat.shell())
-                        .map(Shell::top)
-                        .flatMap(Evidence::value)
-                        .map(top ->
-                                crown.with(top.isLessThan(crown.value()) ? Length.ZERO : top.minus(crown.value()))));
-        Optional<Stamped<Length>> byEye =
-                situation.answer(Question.HEAD_ROOM).map(answer -> answer.with(leastOf(answer.value())));
-        return byTape.filter(tape -> tape.isAfter(byEye)).or(() -> byEye);
+                        .flatMap(seat -> seat.shell().top().value())
+                        .map(top -> new Room(
+                                top.isLessThan(crown.value()) ? Length.ZERO : top.minus(crown.value()),
+                                Optional.empty(),
+                                crown,
+                                false)));
+        Optional<Room> byEye = situation
+                .answer(Question.HEAD_ROOM)
+                .filter(answer -> Question.HEAD_ROOM.isPassedBy(answer.how()))
+                .map(HeadRoom::seen);
+        return byTape.filter(tape -> byEye.isEmpty()
+                        || tape.look().seq() > byEye.get().look().seq())
+                .or(() -> byEye);
     }
 
-    private static Length leastOf(String answer) {
-        return switch (answer) {
-            case "AT_LEAST_50" -> Length.ofMillimetres(50);
-            case "AT_LEAST_25" -> Length.ofMillimetres(25);
-            default -> Length.ZERO;
+    private static Room seen(Stamped<String> answer) {
+        return switch (answer.value()) {
+            case "AT_LEAST_50" -> new Room(Length.ofMillimetres(50), Optional.empty(), answer, true);
+            case "AT_LEAST_25" ->
+                new Room(Length.ofMillimetres(25), Optional.of(Length.ofMillimetres(50)), answer, true);
+            default -> new Room(Length.ZERO, Optional.of(Length.ofMillimetres(25)), answer, true);
         };
     }
 }

@@ -37,6 +37,9 @@ public final class InsertAsSheet implements Rule {
                     .from(pieces)
                     .changedBy("SEAT_MANUAL"));
         }
+        Verdict.Judged asSheet = Verdict.judged(
+                Finding.of(SUIT_9, Weight.HOLDS, pieces.value().get().isEmpty() ? "noInsert" : "asSheet")
+                        .from(pieces));
         for (InsertPiece piece : pieces.value().get()) {
             Optional<Stamped<Fact.InsertSet>> set = situation.insert(piece);
             if (set.isEmpty()) {
@@ -45,12 +48,11 @@ public final class InsertAsSheet implements Rule {
             Optional<Finding.Builder> wrong =
                     wrong(piece, situation, set.get().value().in());
             if (wrong.isPresent()) {
-                return Verdict.judged(wrong.get().from(pieces));
+                return Verdict.judged(wrong.get().from(pieces)).restingOn(set.get());
             }
+            asSheet = asSheet.restingOn(set.get());
         }
-        boolean none = pieces.value().get().isEmpty();
-        return Verdict.judged(
-                Finding.of(SUIT_9, Weight.HOLDS, none ? "noInsert" : "asSheet").from(pieces));
+        return asSheet;
     }
 
     private static Optional<Finding.Builder> wrong(InsertPiece piece, Situation situation, boolean in) {

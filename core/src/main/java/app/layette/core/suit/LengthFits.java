@@ -29,8 +29,12 @@ public final class LengthFits implements Rule {
         if (measured.isEmpty() || situation.seat().isEmpty()) {
             return Verdict.open("LENGTH");
         }
+        Optional<Finding.Builder> again = MeasureAge.ofLength(situation, measured.get());
+        if (again.isPresent()) {
+            return Verdict.judged(again.get().changedBy("LENGTH"));
+        }
         Length length = measured.get().value().length();
-        Evidence<LengthLimit> limit = situation.seat().get().limits().lengthMax();
+        Evidence<LengthLimit> limit = situation.lengthMax();
         if (limit.value().isEmpty()) {
             return Verdict.judged(Finding.of(SUIT_2, Weight.NOT_KNOWN, "limitNotKnown")
                     .with("length", length)

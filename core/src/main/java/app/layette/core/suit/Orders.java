@@ -4,8 +4,6 @@ import static app.layette.core.finding.RuleCode.SUIT_7;
 
 import app.layette.core.entry.Fact.OrderKind;
 import app.layette.core.entry.Fact.Ordered;
-import app.layette.core.entry.Fact.Screened;
-import app.layette.core.entry.Fact.ScreeningResult;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Argument;
@@ -29,15 +27,20 @@ public final class Orders implements Rule {
 
     @Override
     public Verdict judge(Situation situation) {
-        Optional<Stamped<Ordered>> order = situation.newest(Ordered.class);
+        Optional<Ordered> order = standing(situation);
         if (order.isEmpty() || situation.seat().isEmpty()) {
             return Verdict.open("ORDER");
         }
-        Ordered given = order.get().value();
+        Ordered given = order.get();
         if (given.order() == OrderKind.NONE) {
             return Verdict.judged(Finding.of(SUIT_7, Weight.HOLDS, "noOrder"));
         }
-        if (given.reviewOn() != null && situation.today().isAfter(given.reviewOn())) {
+        if (isBlank(given.role()) || given.on() == null || given.reviewOn() == null) {
+            return Verdict.judged(Finding.of(SUIT_7, Weight.NOT_KNOWN, "orderIncomplete")
+                    .with("order", Argument.key("order", given.order()))
+                    .changedBy("CLINICIAN"));
+        }
+        if (situation.today().isAfter(given.reviewOn())) {
             return Verdict.judged(Finding.of(SUIT_7, Weight.NOT_KNOWN, "reviewPast")
                     .with("review", given.reviewOn())
                     .changedBy("CLINICIAN"));
@@ -45,8 +48,33 @@ public final class Orders implements Rule {
         boolean kept = isKept(given.order(), situation);
         return Verdict.judged(Finding.of(SUIT_7, kept ? Weight.HOLDS : Weight.STOP, kept ? "kept" : "against")
                 .with("order", Argument.key("order", given.order()))
-                .with("role", given.role() == null ? "" : given.role())
+                .with("role", given.role())
                 .changedBy("CLINICIAN"));
+    }
+
+    /**
+     * The order in force; empty when nobody said. A clinician's order is ended only by a clinician's: a family that knows
+     * of none does not end it, and neither does one that is known less well.
+     */
+    public static Optional<Ordered> standing(Situation situation) {
+        Stamped<Ordered> standing = null;
+        for (Stamped<Ordered> next : situation.history(Ordered.class)) {
+            boolean byClinician = !isBlank(next.value().role());
+            boolean held = standing != null
+                    && (standing.value().order() != OrderKind.NONE
+                                    && !byClinician
+                                    && next.value().order() == OrderKind.NONE
+                            || next.how().kind().rank() > standing.how().kind().rank()
+                                    && standing.value().order() != OrderKind.NONE);
+            if (!next.how().isEstimate() && !held) {
+                standing = next;
+            }
+        }
+        return Optional.ofNullable(standing).map(Stamped::value);
+    }
+
+    private static boolean isBlank(String text) {
+        return text == null || text.isBlank();
     }
 
     private static boolean isKept(OrderKind order, Situation situation) {
@@ -55,11 +83,7 @@ public final class Orders implements Rule {
             case NONE -> true;
             case FLAT -> kind == SeatKind.CAR_BED || kind == SeatKind.LAY_FLAT;
             case SEMI_RECLINED -> kind != SeatKind.CAR_BED;
-            case AS_SCREENED ->
-                situation
-                        .newest(Screened.class)
-                        .map(screened -> screened.value().result() == ScreeningResult.PASSED)
-                        .orElse(false);
+            case AS_SCREENED -> ScreeningDone.isPassedHere(situation);
         };
     }
 }

@@ -3,6 +3,7 @@ package app.layette.core.suit;
 import static app.layette.core.finding.RuleCode.SUIT_8;
 
 import app.layette.core.child.Child;
+import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Screened;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
@@ -18,7 +19,7 @@ import java.util.Optional;
 
 /**
  * SUIT-8: for a child born before 37 weeks, under 2500 g, with a condition that affects breathing or tone, or of unknown
- * gestation, the answer about the hospital's seat tolerance screening in this restraint. Unanswered and not passed block.
+ * gestation or birth weight, the answer about the hospital's seat tolerance screening in this restraint. Unanswered and not passed block.
  */
 public final class ScreeningDone implements Rule {
     private static final Mass LOW_WEIGHT = Mass.ofGrams(2500);
@@ -39,7 +40,7 @@ public final class ScreeningDone implements Rule {
         }
         return situation
                 .newest(Screened.class)
-                .map(screened -> answered(screened.value()))
+                .map(screened -> answered(situation, screened.value()))
                 .orElseGet(() -> Verdict.judged(
                         Finding.of(SUIT_8, Weight.NOT_KNOWN, "unanswered").changedBy("SCREENING")));
     }
@@ -56,9 +57,10 @@ public final class ScreeningDone implements Rule {
                         .weight()
                         .map(each -> each.value().isLessThan(LOW_WEIGHT))
                         .orElse(false)
+                // A birth weight that nobody knows may have been low.
                 || child.flatMap(Child::birthWeight)
                         .map(each -> each.isLessThan(LOW_WEIGHT))
-                        .orElse(false);
+                        .orElse(true);
         boolean condition = situation
                 .answer(Question.CONDITION)
                 .map(answer -> !answer.value().equals("NONE"))
@@ -66,18 +68,47 @@ public final class ScreeningDone implements Rule {
         return early || light || condition;
     }
 
-    private static Verdict answered(Screened screened) {
-        String who = screened.who() == null ? "" : screened.who();
+    private static Verdict answered(Situation situation, Screened screened) {
+        String who = screened.who() == null ? "" : screened.who().strip();
         return switch (screened.result()) {
-            case PASSED -> Verdict.judged(Finding.of(SUIT_8, Weight.HOLDS, "passed"));
+            case PASSED -> Verdict.judged(passed(situation, screened));
             case NOT_PASSED ->
                 Verdict.judged(Finding.of(SUIT_8, Weight.STOP, "notPassed").changedBy("CLINICIAN"));
             case NOT_OFFERED_CLINICIAN_INFORMED ->
-                who.isBlank()
+                who.isEmpty() || screened.on() == null
                         ? Verdict.judged(Finding.of(SUIT_8, Weight.NOT_KNOWN, "whoWasInformed")
                                 .changedBy("SCREENING"))
                         : Verdict.judged(Finding.of(SUIT_8, Weight.ADVISE, "clinicianInformed")
                                 .with("who", who));
         };
+    }
+
+    private static Finding.Builder passed(Situation situation, Screened screened) {
+        if (screened.restraint() == null || screened.restraint().isBlank()) {
+            return Finding.of(SUIT_8, Weight.NOT_KNOWN, "whichRestraint").changedBy("SCREENING");
+        }
+        return isThisRestraint(situation, screened)
+                ? Finding.of(SUIT_8, Weight.HOLDS, "passed").with("restraint", screened.restraint())
+                : Finding.of(SUIT_8, Weight.NOT_KNOWN, "otherRestraint")
+                        .with("restraint", screened.restraint())
+                        .changedBy("SCREENING");
+    }
+
+    private static boolean isThisRestraint(Situation situation, Screened screened) {
+        return screened.restraint() != null
+                && situation
+                        .seat()
+                        .filter(seat -> seat.identity().coversModel(screened.restraint()))
+                        .isPresent();
+    }
+
+    /** Whether the screening was passed in this restraint. */
+    static boolean isPassedHere(Situation situation) {
+        return situation
+                .newest(Screened.class)
+                .map(Stamped::value)
+                .filter(screened -> screened.result() == Fact.ScreeningResult.PASSED)
+                .filter(screened -> isThisRestraint(situation, screened))
+                .isPresent();
     }
 }

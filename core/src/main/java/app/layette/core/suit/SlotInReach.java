@@ -28,6 +28,12 @@ public final class SlotInReach implements Rule {
             return Verdict.judged(
                     Finding.of(SUIT_4, Weight.NOT_KNOWN, "slotsNotKnown").changedBy("SEAT_MANUAL"));
         }
+        if (shoulder.get().mayHaveGrown(situation)) {
+            return Verdict.judged(Verdict.again(SUIT_4, "mayHaveGrown")
+                            .with("looked", shoulder.get().look().on())
+                            .changedBy("SHOULDER"))
+                    .restingOn(shoulder.get().look());
+        }
         boolean reached = shoulder.get().best() >= 1;
         Finding.Builder finding = Finding.of(
                         SUIT_4, reached ? Weight.HOLDS : Weight.STOP, reached ? "inReach" : "belowLowest")

@@ -2,7 +2,6 @@ package app.layette.core.suit;
 
 import static app.layette.core.finding.RuleCode.SUIT_1;
 
-import app.layette.core.child.Child;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
@@ -11,18 +10,13 @@ import app.layette.core.measure.Mass;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.Verdict;
-import app.layette.core.seat.Limits;
-import java.time.temporal.ChronoUnit;
 import java.util.Optional;
 
 /**
- * SUIT-1: the child's weight lies inside the rear-facing limits, both ends inclusive. Newborns first lose weight: in
- * the first two weeks a weight older than three days is asked for again.
+ * SUIT-1: the child's weight lies inside the rear-facing limits, both ends inclusive, and still does: a weight that time,
+ * or a newer word, has overtaken is asked for again.
  */
 public final class WeightFits implements Rule {
-    private static final int FIRST_WEEKS_DAYS = 14;
-    private static final int GOOD_FOR_DAYS = 3;
-
     @Override
     public Conclusion conclusion() {
         return Conclusion.WEIGHT;
@@ -31,33 +25,35 @@ public final class WeightFits implements Rule {
     @Override
     public Verdict judge(Situation situation) {
         Optional<Stamped<Mass>> weight = situation.weight();
-        Optional<Stamped<Child>> child = situation.child();
-        if (weight.isEmpty() || child.isEmpty() || situation.seat().isEmpty()) {
+        if (weight.isEmpty() || situation.child().isEmpty() || situation.seat().isEmpty()) {
             return Verdict.open("WEIGHT");
         }
-        Limits limits = situation.seat().get().limits();
-        if (limits.weightMin().value().isEmpty() || limits.weightMax().value().isEmpty()) {
+        if (situation.weightMin().value().isEmpty()
+                || situation.weightMax().value().isEmpty()) {
             return Verdict.judged(Finding.of(SUIT_1, Weight.NOT_KNOWN, "limitsNotKnown")
-                    .from(limits.weightMin())
+                    .from(situation.weightMin())
                     .changedBy("SEAT_MANUAL"));
         }
-        if (isOld(weight.get(), child.get().value(), situation)) {
-            return Verdict.judged(Finding.of(SUIT_1, Weight.NOT_KNOWN, "weightTooOld")
-                    .with("weighed", weight.get().on())
-                    .with("days", GOOD_FOR_DAYS)
-                    .changedBy("WEIGHT"));
-        }
-        return Verdict.judged(inside(weight.get().value(), limits));
+        return Verdict.judged(MeasureAge.ofWeight(situation, weight.get())
+                .map(again -> again.changedBy("WEIGHT"))
+                .orElseGet(() -> inside(weight.get().value(), situation)));
     }
 
-    private static boolean isOld(Stamped<Mass> weight, Child child, Situation situation) {
-        boolean firstWeeks = child.ageDays(situation.today()) < FIRST_WEEKS_DAYS;
-        return firstWeeks && ChronoUnit.DAYS.between(weight.on(), situation.today()) > GOOD_FOR_DAYS;
+    /** The weight against the limits alone, for a child of whom nobody said when it was born; never fresh by itself. */
+    public static Finding againstLimits(Situation situation) {
+        boolean known = situation.weight().isPresent()
+                && situation.weightMin().value().isPresent()
+                && situation.weightMax().value().isPresent();
+        return known
+                ? inside(situation.weight().get().value(), situation).build()
+                : Finding.of(SUIT_1, Weight.NOT_KNOWN, "limitsNotKnown")
+                        .changedBy("SEAT_MANUAL")
+                        .build();
     }
 
-    private static Finding.Builder inside(Mass weight, Limits limits) {
-        Mass min = limits.weightMin().value().orElseThrow();
-        Mass max = limits.weightMax().value().orElseThrow();
+    private static Finding.Builder inside(Mass weight, Situation situation) {
+        Mass min = situation.weightMin().value().orElseThrow();
+        Mass max = situation.weightMax().value().orElseThrow();
         boolean light = weight.isLessThan(min);
         boolean heavy = weight.isMoreThan(max);
         String reason = light ? "tooLight" : heavy ? "tooHeavy" : "inside";
@@ -66,7 +62,7 @@ public final class WeightFits implements Rule {
                 .with("min", min)
                 .with("max", max)
                 .with("room", max.minus(weight))
-                .from(limits.weightMax())
+                .from(situation.weightMax())
                 .changedBy("OTHER_SEAT");
     }
 }

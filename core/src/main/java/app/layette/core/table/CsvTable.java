@@ -26,35 +26,51 @@ public final class CsvTable {
      * @throws IllegalStateException when the table is missing or a row has another number of cells
      */
     public static List<List<String>> read(String name, int columns) {
+        List<List<String>> rows = withHeading(name);
+        for (List<String> cells : rows) {
+            if (cells.size() != columns) {
+                throw damaged(name, cells, columns);
+            }
+        }
+        return rows.subList(1, rows.size());
+    }
+
+    private static IllegalStateException damaged(String name, List<String> cells, int columns) {
+        return new IllegalStateException("The table " + name + " is damaged: the row " + cells + " has " + cells.size()
+                + " cells, allowed " + columns);
+    }
+
+    /**
+     * All rows, the heading first; every row has as many cells as the heading.
+     *
+     * @throws IllegalStateException when the table is missing or empty, or a row has another number of cells
+     */
+    public static List<List<String>> withHeading(String name) {
         try (InputStream in = CsvTable.class.getResourceAsStream(FOLDER + name)) {
             if (in == null) {
                 throw new IllegalStateException("The table " + name + " is missing from the program");
             }
-            return rows(name, columns, new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8)));
+            return rows(name, new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8)));
         } catch (IOException e) {
             throw new UncheckedIOException("The table " + name + " cannot be read", e);
         }
     }
 
-    private static List<List<String>> rows(String name, int columns, BufferedReader reader) throws IOException {
+    private static List<List<String>> rows(String name, BufferedReader reader) throws IOException {
         List<List<String>> rows = new ArrayList<>();
-        boolean heading = true;
-        int number = 0;
         for (String line = reader.readLine(); line != null; line = reader.readLine()) {
-            number++;
             if (line.isBlank() || line.startsWith("#")) {
                 continue;
             }
             List<String> cells =
                     List.of(line.split(",", -1)).stream().map(String::strip).toList();
-            if (cells.size() != columns) {
-                throw new IllegalStateException("The table " + name + " is damaged: line " + number + " has "
-                        + cells.size() + " cells, allowed " + columns);
+            if (!rows.isEmpty() && cells.size() != rows.get(0).size()) {
+                throw damaged(name, cells, rows.get(0).size());
             }
-            if (!heading) {
-                rows.add(cells);
-            }
-            heading = false;
+            rows.add(cells);
+        }
+        if (rows.isEmpty()) {
+            throw new IllegalStateException("The table " + name + " is empty");
         }
         return List.copyOf(rows);
     }

@@ -27,8 +27,17 @@ public final class Comparison {
      * @param firstTightening share of cars in which the first tightening was right
      * @param mostReclined share that ended on the most reclined step inside the band
      * @param found share that ended inside the band at all
+     * @param belowUpperEdge mean distance in degrees of those from the band's upper edge: less gives the airway more room
+     * @param wrongWay how often anybody was sent away from the band after a look with the child in
      */
-    public record Result(double meanCycles, int cycles90, double firstTightening, double mostReclined, double found) {}
+    public record Result(
+            double meanCycles,
+            int cycles90,
+            double firstTightening,
+            double mostReclined,
+            double found,
+            double belowUpperEdge,
+            int wrongWay) {}
 
     /**
      * Searches in every car.
@@ -40,6 +49,8 @@ public final class Comparison {
         int first = 0;
         int most = 0;
         int found = 0;
+        int wrongWay = 0;
+        double below = 0;
         for (int i = 0; i < cars; i++) {
             // Each car has a seed of its own, so that every search meets the same cars whatever it does in them.
             TrialCar car = TrialCar.random(band, spread, new Random(seed * 1_000_003 + i));
@@ -47,6 +58,8 @@ public final class Comparison {
             cycles[i] = outcome.cycles();
             first += outcome.firstTightening() ? 1 : 0;
             found += outcome.inBand() ? 1 : 0;
+            wrongWay += outcome.wrongWay();
+            below += outcome.inBand() ? band.to().minus(outcome.angle()).degrees() : 0;
             most += outcome.inBand() && car.isMostReclined(outcome.step(), band) ? 1 : 0;
         }
         Arrays.sort(cycles);
@@ -55,6 +68,8 @@ public final class Comparison {
                 cycles[(int) Math.ceil(0.9 * cars) - 1],
                 first / (double) cars,
                 most / (double) cars,
-                found / (double) cars);
+                found / (double) cars,
+                found == 0 ? 0 : below / found,
+                wrongWay);
     }
 }

@@ -1,5 +1,7 @@
 package app.layette.core.trial;
 
+import app.layette.core.measure.Angle;
+
 /** A way of searching for the setting. */
 public interface Search {
     /** Searches until the child rides inside the band, or gives up. */
@@ -11,9 +13,15 @@ public interface Search {
      * @param cycles of adjusting and looking
      * @param tightenings how often it was tightened
      * @param inBand whether it ended inside the band
-     * @param step where it ended
+     * @param step where it ended; -1 where no setting was named
+     * @param angle where the recline ended; {@code null} where no setting was named
+     * @param wrongWay how often it was sent away from the band after a look with the child in
      */
-    record Outcome(int cycles, int tightenings, boolean inBand, int step) {
+    record Outcome(int cycles, int tightenings, boolean inBand, int step, Angle angle, int wrongWay) {
+        static Outcome nothingNamed(int cycles, int tightenings, int wrongWay) {
+            return new Outcome(cycles, tightenings, false, -1, null, wrongWay);
+        }
+
         public boolean firstTightening() {
             return inBand && tightenings == 1;
         }

@@ -22,7 +22,7 @@ public final class TrialAndError implements Search {
             tightenings++;
             cycles++;
             if (band.contains(angle) || cycles >= GIVES_UP) {
-                return new Outcome(cycles, tightenings, band.contains(angle), step);
+                return new Outcome(cycles, tightenings, band.contains(angle), step, angle, 0);
             }
             step = Math.max(0, Math.min(lifts.size() - 1, band.isBelow(angle) ? step + 1 : step - 1));
         }

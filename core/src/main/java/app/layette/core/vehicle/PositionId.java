@@ -29,6 +29,11 @@ public record PositionId(int row, Side side) {
         return new PositionId(Integer.parseInt(parts[0]), Side.valueOf(parts[1].toUpperCase(java.util.Locale.ROOT)));
     }
 
+    /** The place beside it that a restraint across two takes as well: the middle, or the left one of the middle. */
+    public PositionId besides() {
+        return new PositionId(row, side == Side.MIDDLE ? Side.LEFT : Side.MIDDLE);
+    }
+
     public boolean isFrontRow() {
         return row == 1;
     }

@@ -25,6 +25,10 @@ import java.util.List;
  * @param armrest whether a fold-down armrest is behind it (CAB-9)
  * @param accessBehind whether somebody can reach it from behind
  * @param frontSeat distance from the bight to the front seat at heights above the cushion
+ * @param anchorSpacing distance of its own lower anchors, usually 280 mm
+ * @param stalk length of the buckle's stalk
+ * @param headRestraint whether its head restraint comes off
+ * @param tether whether it has a top tether anchor
  */
 public record SeatingPosition(
         PositionId id,
@@ -41,7 +45,11 @@ public record SeatingPosition(
         Evidence<Length> width,
         Evidence<Side> buckleSide,
         Evidence<Boolean> armrest,
-        Evidence<Boolean> accessBehind) {
+        Evidence<Boolean> accessBehind,
+        Evidence<Length> anchorSpacing,
+        Evidence<Length> stalk,
+        Evidence<HeadRestraint> headRestraint,
+        Evidence<Boolean> tether) {
 
     public SeatingPosition {
         facing = orNotLooked(facing);
@@ -58,12 +66,24 @@ public record SeatingPosition(
         buckleSide = orNotLooked(buckleSide);
         armrest = orNotLooked(armrest);
         accessBehind = orNotLooked(accessBehind);
+        anchorSpacing = orNotLooked(anchorSpacing);
+        stalk = orNotLooked(stalk);
+        headRestraint = orNotLooked(headRestraint);
+        tether = orNotLooked(tether);
+    }
+
+    /** The head restraint of a place. */
+    public enum HeadRestraint {
+        FIXED,
+        REMOVABLE,
+        NONE
     }
 
     /** A position of which nothing is known but that it is there. */
     public static SeatingPosition bare(PositionId id) {
         return new SeatingPosition(
-                id, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+                id, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
+                null, null);
     }
 
     /** How hard a cushion is. */

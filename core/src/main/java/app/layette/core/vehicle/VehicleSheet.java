@@ -7,6 +7,7 @@ import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Said;
 import app.layette.core.evidence.SheetStatus;
 import app.layette.core.evidence.SheetVersion;
+import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import java.util.List;
@@ -28,6 +29,8 @@ import java.util.Optional;
  * @param gap room asked in front of a rear-facing restraint (CAB-10)
  * @param permissions what the vehicle manual says on each permission
  * @param borrowedSpacing distance of the inner anchors that the middle would borrow (CAB-4)
+ * @param lawCountry country that it was built for, ISO 3166 alpha-2; {@code null} where nobody has looked
+ * @param sillRake how far the door sill itself rises towards the front on level ground (REC-3)
  */
 public record VehicleSheet(
         SheetVersion sheet,
@@ -41,7 +44,9 @@ public record VehicleSheet(
         Evidence<Mass> anchorLimit,
         Evidence<Length> gap,
         Map<PermissionKey, Evidence<Said>> permissions,
-        Evidence<Length> borrowedSpacing) {
+        Evidence<Length> borrowedSpacing,
+        String lawCountry,
+        Evidence<Angle> sillRake) {
 
     public VehicleSheet {
         positions = positions == null ? List.of() : List.copyOf(positions);
@@ -49,6 +54,7 @@ public record VehicleSheet(
         gap = orNotLooked(gap);
         permissions = permissions == null ? Map.of() : Map.copyOf(permissions);
         borrowedSpacing = orNotLooked(borrowedSpacing);
+        sillRake = orNotLooked(sillRake);
     }
 
     public String fullName() {
@@ -71,6 +77,7 @@ public record VehicleSheet(
         }
         List<SeatingPosition> bare =
                 positions.stream().map(each -> SeatingPosition.bare(each.id())).toList();
-        return new VehicleSheet(sheet, status, maker, name, yearFrom, yearTo, kerbSide, bare, null, null, null, null);
+        return new VehicleSheet(
+                sheet, status, maker, name, yearFrom, yearTo, kerbSide, bare, null, null, null, null, lawCountry, null);
     }
 }

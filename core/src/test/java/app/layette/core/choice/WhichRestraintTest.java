@@ -77,7 +77,8 @@ class WhichRestraintTest {
 
     @Test
     void aFlatOrderLeavesOnlyTheCarBed() {
-        fitting.add(new Fact.Ordered("r1", Fact.OrderKind.FLAT, "doctor", FittingBuilder.TODAY, null));
+        fitting.add(new Fact.Ordered(
+                "r1", Fact.OrderKind.FLAT, "doctor", FittingBuilder.TODAY, FittingBuilder.TODAY.plusDays(30)));
         List<SeatAnswer> answers = among(seat("one", builder -> {}), bed(), seat("two", builder -> {}));
         assertThat(answers.get(0).seat().kind()).isEqualTo(SeatKind.CAR_BED);
         assertThat(answers.get(0).answer()).isEqualTo(Permission.ALLOWED);

@@ -16,6 +16,7 @@ import app.layette.core.rule.Conclusion;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator;
 import app.layette.core.secure.HandleForDriving;
+import app.layette.core.vehicle.Belt;
 import app.layette.core.vehicle.Belt.LatchPlate;
 import app.layette.core.vehicle.Belt.Retractor;
 import app.layette.core.vehicle.PositionId;
@@ -157,7 +158,8 @@ class WalkInTest {
                 Floor.SOLID,
                 retractor,
                 plate,
-                belt));
+                belt,
+                Belt.Kind.LAP_SHOULDER));
         fitting.add(new Fact.Placed("u1", place, Method.BASE_BELT));
         assertThat(fitting.state(Conclusion.BELT_LOCKS).state()).isEqualTo(locks);
         assertThat(fitting.state(Conclusion.INFLATABLE_BELT).state()).isEqualTo(inflatable);

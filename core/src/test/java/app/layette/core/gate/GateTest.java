@@ -13,6 +13,7 @@ import app.layette.core.entry.Situation;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Said;
 import app.layette.core.evidence.SheetVersion;
+import app.layette.core.fitting.DatedEvent;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingPlanner;
 import app.layette.core.fitting.FittingState;
@@ -57,10 +58,16 @@ class GateTest {
             mode = Mode.EXCLUDE,
             names = {"PREPARED"})
     void anActReopensExactlyWhatItSpoils(Act act) {
-        Gate gate = FittingBuilder.ready().acted(act).plan().gate();
-        Set<Conclusion> looked = EnumSet.copyOf(Spoils.by(act.change().orElseThrow()));
-        // Without a leg, or a shell that turns, there is nothing to spoil.
+        FittingPlan plan = FittingBuilder.ready().acted(act).plan();
+        Gate gate = plan.gate();
+        Change change = act.change().orElseThrow();
+        Set<Conclusion> looked = EnumSet.noneOf(Conclusion.class);
+        Spoils.by(change).stream()
+                .filter(each -> Spoils.of(each, plan.situation()).contains(change))
+                .forEach(looked::add);
+        // Without a leg, a bar or a shell that turns, there is nothing to spoil.
         looked.remove(Conclusion.FLOOR_AND_LEG);
+        looked.remove(Conclusion.REBOUND_BAR);
         looked.remove(Conclusion.TURNED_BACK);
         looked.retainAll(Required.by(Method.BASE_FLEXIBLE_ANCHORS));
         Set<Conclusion> stale = gate.conclusions().stream()
@@ -95,7 +102,11 @@ class GateTest {
                 "FEET",
                 "LIFTING",
                 "REGISTRATION",
-                "COVERS"
+                "COVERS",
+                "AIRBAG_LAMP",
+                "BACK_ROW",
+                "BAR",
+                "OWN_CONDITIONS"
             })
     void eachAnswerIsMissed(Question question) {
         FittingPlan plan = FittingBuilder.ready().without(question).plan();
@@ -114,7 +125,7 @@ class GateTest {
             for (Ask ask : step.asks()) {
                 boolean needed = ask.kind() == Ask.Kind.QUESTION && ask.answered();
                 if (needed) {
-                    Question question = Question.valueOf(ask.key());
+                    Question question = Question.valueOf(ask.question());
                     assertThat(FittingBuilder.ready(method)
                                     .without(question)
                                     .plan()
@@ -353,13 +364,36 @@ class GateTest {
     void aNewerSheetDoesNotUndoASignedHandOverButBlocksAnOpenOne() {
         SeatSheetBuilder newer = new SeatSheetBuilder();
         newer.sheet = new SheetVersion("test-seat", 2);
-        FittingBuilder signed =
-                FittingBuilder.ready().add(new Fact.Ended("u1", Fact.Ending.HANDED_OVER, null, null, null));
+        Fact.Ended ended = new Fact.Ended("u1", Fact.Ending.HANDED_OVER, null, null, null);
+        FittingBuilder signed = FittingBuilder.ready();
+        signed.add(ended.decidedBy(FittingPlanner.decision(signed.plan())));
         signed.moreSeats.add(newer.build());
         assertThat(signed.plan().state()).isEqualTo(FittingState.HANDED_OVER);
+        FittingBuilder nobodyKept = FittingBuilder.ready().add(ended);
+        nobodyKept.moreSeats.add(newer.build());
+        assertThat(nobodyKept.plan().state())
+                .as("whether the newer sheet waited is not known")
+                .isEqualTo(FittingState.OPEN);
         FittingBuilder open = FittingBuilder.ready();
         open.moreSeats.add(newer.build());
         assertThat(open.plan().mayHandOver()).isFalse();
+    }
+
+    @Test
+    void aDecisionOfAnEarlierEditionStandsAndItsDifferenceIsDue() {
+        Fact.Ended ended = new Fact.Ended("u1", Fact.Ending.HANDED_OVER, null, null, null);
+        FittingBuilder spoiled = FittingBuilder.ready().acted(Act.TIGHTENED);
+        Fact.Decision before = new Fact.Decision("0.1.0", List.of("WEIGHT"));
+        FittingPlan plan = spoiled.add(ended.decidedBy(before)).plan();
+        assertThat(plan.state()).isEqualTo(FittingState.HANDED_OVER);
+        assertThat(plan.dates()).extracting(DatedEvent::key).contains("date.RULES_DIFFER");
+        FittingPlan alike = FittingBuilder.ready().add(ended.decidedBy(before)).plan();
+        assertThat(alike.dates()).extracting(DatedEvent::key).doesNotContain("date.RULES_DIFFER");
+        FittingPlan forged = FittingBuilder.ready()
+                .acted(Act.TIGHTENED)
+                .add(ended.decidedBy(new Fact.Decision(FittingPlanner.ENGINE_VERSION, List.of("WEIGHT"))))
+                .plan();
+        assertThat(forged.state()).as("of this edition, and not so").isEqualTo(FittingState.OPEN);
     }
 
     @Test

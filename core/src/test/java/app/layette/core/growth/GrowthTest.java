@@ -58,12 +58,11 @@ class GrowthTest {
     @Test
     void workedGirlToTheNextSlot() {
         Outlook outlook = growing("2026-03-01", 280, Sex.FEMALE)
-                .shoulder(
+                .height(
                         Length.ofCentimetres(50),
                         LocalDate.of(2026, 3, 1),
-                        Optional.of(Length.ofMillimetres(210)),
-                        Length.ofMillimetres(250),
-                        Length.ZERO);
+                        Share.of(Length.ofMillimetres(210), Length.ofCentimetres(50)),
+                        Length.ofMillimetres(250));
         isReached(outlook, "2026-05-07", "2026-05-18", "2026-06-03");
     }
 
@@ -100,8 +99,7 @@ class GrowthTest {
     void anUnmeasuredShoulderIsLessSure() {
         Growth girl = growing("2026-03-01", 280, Sex.FEMALE);
         LocalDate on = LocalDate.of(2026, 3, 1);
-        Outlook outlook = girl.shoulder(
-                Length.ofCentimetres(50), on, Optional.empty(), Length.ofMillimetres(240), Length.ofMillimetres(10));
+        Outlook outlook = girl.height(Length.ofCentimetres(50), on, Share.USUAL_SHOULDER, Length.ofMillimetres(230));
         assertThat(outlook.earliest().orElseThrow()).isBefore(outlook.likely().orElseThrow());
         assertThat(outlook.latest().orElseThrow())
                 .isAfter(outlook.likely().orElseThrow().plusDays(20));

@@ -89,6 +89,8 @@ class SeatingTest {
         fitting.car.anchors = stated(OwnAnchors.NONE);
         fitting.seat.says(PermissionKey.BORROWED_INNER_ANCHORS, Said.ALLOWED);
         fitting.car.says(PermissionKey.BORROWED_INNER_ANCHORS, Said.ALLOWED);
+        fitting.car.borrowedSpacing = stated(Length.ofMillimetres(400));
+        fitting.seat.borrowedSpacingMost = stated(Length.ofMillimetres(420));
         VehicleSheet car = fitting.car.build();
         CabinAnswers answers = CabinAnswers.of(fitting.plan().situation().asIfIn(car));
         Demand child = Demands.child("child", fitting.seat.build(), answers, car);

@@ -14,6 +14,7 @@ import app.layette.core.fixture.SeatSheetBuilder;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.measure.Mass;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.seat.SeatSheet;
 import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
@@ -52,11 +53,13 @@ class RideCardTest {
             case "silent" -> seat.permissions.put(PermissionKey.EUROPEAN_ROUTING, SeatSheetBuilder.silent());
             default -> assertThat(european).isEqualTo("-");
         }
-        if (european.equals("yes")) {
-            seat.says(PermissionKey.CARRIER_WITHOUT_BASE, Said.ALLOWED);
-        }
-        RideCard card = RideCard.plan(seat.build(), NEWBORN, shown(page), FittingBuilder.TODAY);
+        seat.says(PermissionKey.CARRIER_WITHOUT_BASE, Said.ALLOWED);
+        RideCard card = RideCard.plan(ride(seat.build(), NEWBORN, shown(page)));
         assertThat(card.routing().map(Enum::name).orElse("-")).isEqualTo(expected);
+    }
+
+    private static Ride ride(SeatSheet seat, Mass weight, Optional<Set<Routing>> shown) {
+        return Ride.of(FittingBuilder.ready().practice(), seat, weight, shown, FittingBuilder.TODAY);
     }
 
     private static Optional<Set<Routing>> shown(String page) {
@@ -71,7 +74,7 @@ class RideCardTest {
     @Test
     void aCarrierThatNeedsItsBaseRidesNowhereWithoutIt() {
         SeatSheetBuilder seat = new SeatSheetBuilder().says(PermissionKey.CARRIER_WITHOUT_BASE, Said.NOT_ALLOWED);
-        RideCard card = RideCard.plan(seat.build(), NEWBORN, shown("BOTH"), FittingBuilder.TODAY);
+        RideCard card = RideCard.plan(ride(seat.build(), NEWBORN, shown("BOTH")));
         assertThat(card.routing()).isEmpty();
         assertThat(card.findings()).extracting(Finding::reason).contains("withoutBaseNotAllowed");
     }
@@ -116,15 +119,16 @@ class RideCardTest {
         assertThat(clearing.holds()).isEqualTo(open.isEmpty());
         assertThat(clearing.open()).extracting(ConclusionState::conclusion).containsAll(open);
         assertThat(clearing.on()).isEqualTo(FittingBuilder.TODAY);
-        RideCard card = RideCard.plan(new SeatSheetBuilder().build(), NEWBORN, shown("BOTH"), FittingBuilder.TODAY)
-                .heeding(clearing);
+        SeatSheetBuilder seat = new SeatSheetBuilder().says(PermissionKey.CARRIER_WITHOUT_BASE, Said.ALLOWED);
+        RideCard card = RideCard.plan(
+                ride(seat.build(), earlier.situation().weight().orElseThrow().value(), shown("BOTH"))
+                        .after(earlier));
         assertThat(card.routing().isPresent()).as("may ride").isEqualTo(rides);
     }
 
     @Test
     void aChildOutsideTheLimitsGetsNoCard() {
-        RideCard card =
-                RideCard.plan(new SeatSheetBuilder().build(), Mass.ofGrams(1700), shown("BOTH"), FittingBuilder.TODAY);
+        RideCard card = RideCard.plan(ride(new SeatSheetBuilder().build(), Mass.ofGrams(1700), shown("BOTH")));
         assertThat(card.routing()).isEmpty();
         assertThat(card.findings().get(0).reason()).isEqualTo("tooLight");
     }

@@ -28,6 +28,7 @@ import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator.Reading;
 import app.layette.core.seat.LegUse;
 import app.layette.core.vehicle.PositionId;
+import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.SeatingPosition.Airbag;
 import app.layette.core.vehicle.SeatingPosition.Facing;
 import app.layette.core.vehicle.SeatingPosition.Floor;
@@ -63,14 +64,37 @@ class CabinRulesTest {
                         "airbagNotKnown"),
                 row(
                         "CAB-1",
-                        "front row, airbag off, both manuals allow",
+                        "front row, airbag off, both manuals allow, no place of the back can",
                         f -> {
                             frontRow(f);
+                            f.answer(Question.AIRBAG_LAMP, "OFF_SEEN");
+                            f.answer(Question.BACK_ROW, "NO_PLACE_CAN");
                             f.seat.says(PermissionKey.FRONT_ROW, ALLOWED);
                             f.car.says(PermissionKey.FRONT_ROW, ALLOWED);
                         },
                         HOLDS,
-                        "frontRowAllowed"),
+                        "noPlaceCan"),
+                row(
+                        "CAB-1",
+                        "front row while a back place is free",
+                        f -> {
+                            frontRow(f);
+                            f.answer(Question.AIRBAG_LAMP, "OFF_SEEN");
+                            f.car.more.add(backPlace(f));
+                            f.seat.says(PermissionKey.FRONT_ROW, ALLOWED);
+                            f.car.says(PermissionKey.FRONT_ROW, ALLOWED);
+                        },
+                        STOP,
+                        "backPlaceFree"),
+                row(
+                        "CAB-1",
+                        "the lamp of the airbag shows on",
+                        f -> {
+                            frontRow(f);
+                            f.answer(Question.AIRBAG_LAMP, "ON");
+                        },
+                        STOP,
+                        "on"),
                 row(
                         "CAB-1",
                         "front row, the car's manual not looked at",
@@ -215,10 +239,27 @@ class CabinRulesTest {
                 row("CAB-8", "left out where always asked", f -> leg(f, LegUse.ALWAYS, "NOT_USED"), STOP, "legAlways"),
                 row(
                         "CAB-8",
-                        "left out where asked when possible",
+                        "left out where it could stand",
                         f -> leg(f, LegUse.WHEN_POSSIBLE, "NOT_USED"),
+                        FIX,
+                        "legCouldStand"),
+                row(
+                        "CAB-8",
+                        "left out over storage, as the seat manual allows",
+                        f -> {
+                            leg(f, LegUse.WHEN_POSSIBLE, "NOT_USED");
+                            f.car.floor = stated(Floor.STORAGE);
+                            f.car.permissions.put(PermissionKey.LEG_OVER_STORAGE, silent());
+                            f.seat.says(PermissionKey.LOAD_LEG_OMITTED, ALLOWED);
+                        },
                         ADVISE,
                         "legLeftOut"),
+                row(
+                        "CAB-8",
+                        "lifts the base and nobody read whether it may",
+                        f -> leg(f, LegUse.ALWAYS, "LIFTS_THE_BASE"),
+                        NOT_KNOWN,
+                        "liftedNotKnown"),
                 row(
                         "CAB-10",
                         "a flat hand, both manuals silent",
@@ -289,6 +330,14 @@ class CabinRulesTest {
         fitting.car.place = front;
         fitting.car.airbag = stated(Airbag.OFF_CONFIRMED);
         secured(fitting, front, Method.BASE_FLEXIBLE_ANCHORS);
+    }
+
+    /** A place of the back row like the good one, without an airbag before it. */
+    private static SeatingPosition backPlace(FittingBuilder fitting) {
+        fitting.car.airbag = stated(Airbag.NONE);
+        SeatingPosition back = fitting.car.another(new PositionId(2, Side.LEFT));
+        fitting.car.airbag = stated(Airbag.OFF_CONFIRMED);
+        return back;
     }
 
     private static void secured(FittingBuilder fitting, PositionId place, Method method) {

@@ -115,7 +115,8 @@ class ChildAndHarnessTest {
             }
             case "no" -> fitting.without(fact -> isHeight(fact, Dimension.valueOf(rest)));
             case "born" -> born(fitting, rest.split(" "));
-            case "screened" -> fitting.add(new Fact.Screened("u1", result(rest), who(rest), null));
+            case "screened" ->
+                fitting.add(new Fact.Screened("u1", result(rest), who(rest), FittingBuilder.TODAY, "M-1"));
             case "set" -> set(fitting, rest.split(" "));
             case "crotch" ->
                 fitting.replace(
@@ -161,11 +162,13 @@ class ChildAndHarnessTest {
                 new Fact.LengthMeasured("r1", Dimension.SHOULDER, length(text), InsertState.AS_IT_WILL_BE));
     }
 
-    /** Days of age, days of gestation, and the birth weight in grams where it matters. */
+    /** Days of age, days of gestation, and the birth weight in grams where it matters; {@code ?} where nobody knows it. */
     private static void born(FittingBuilder fitting, String[] words) {
         LocalDate born = FittingBuilder.TODAY.minusDays(Integer.parseInt(words[0]));
         Integer gestation = words[1].equals("-") ? null : Integer.valueOf(words[1]);
-        Mass birth = words.length > 2 ? Mass.ofGrams(Double.parseDouble(words[2])) : null;
+        boolean unknown = words.length > 2 && words[2].equals("?");
+        double grams = words.length > 2 && !unknown ? Double.parseDouble(words[2]) : 3100;
+        Mass birth = unknown ? null : Mass.ofGrams(grams);
         fitting.replace(
                 fact -> fact instanceof Fact.ChildDescribed,
                 new Fact.ChildDescribed("r1", born, gestation, Sex.FEMALE, birth));
@@ -201,7 +204,7 @@ class ChildAndHarnessTest {
     }
 
     private static void ordered(FittingBuilder fitting, String[] words) {
-        LocalDate review = words.length > 1 ? FittingBuilder.TODAY.plusDays(Integer.parseInt(words[1])) : null;
+        LocalDate review = FittingBuilder.TODAY.plusDays(words.length > 1 ? Integer.parseInt(words[1]) : 30);
         fitting.add(new Fact.Ordered("r1", Fact.OrderKind.valueOf(words[0]), "doctor", FittingBuilder.TODAY, review));
     }
 

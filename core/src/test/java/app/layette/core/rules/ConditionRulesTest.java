@@ -294,17 +294,27 @@ class ConditionRulesTest {
     }
 
     private static void made(FittingBuilder fitting, String made) {
-        fitting.label(Part.CARRIER, "M-1", made);
+        relabel(fitting, Part.CARRIER, "M-1", made, null);
     }
 
     private static void printed(FittingBuilder fitting, String month) {
         fitting.seat.life = stated(new ServiceLife(ServiceLife.Kind.PRINTED, null));
         for (Part part : Part.values()) {
             String model = part == Part.CARRIER ? "M-1" : "B-1";
-            fitting.add(
-                    new How(How.Kind.LABEL, ""),
-                    new Fact.LabelRead("u1", part, model, PartialDate.parse("2020-01"), PartialDate.parse(month)));
+            relabel(fitting, part, model, "2020-01", month);
         }
+    }
+
+    /** Another label in the place of the one that was read. */
+    private static void relabel(FittingBuilder fitting, Part part, String model, String made, String notAfter) {
+        fitting.replace(
+                fact -> fact instanceof Fact.LabelRead label && label.part() == part,
+                new Fact.LabelRead(
+                        "u1",
+                        part,
+                        model,
+                        PartialDate.parse(made),
+                        notAfter == null ? null : PartialDate.parse(notAfter)));
     }
 
     private static void shortLivedBase(FittingBuilder fitting) {

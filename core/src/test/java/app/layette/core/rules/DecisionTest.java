@@ -27,6 +27,7 @@ import app.layette.core.seat.CarBed;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.LegUse;
+import app.layette.core.seat.ReboundBar;
 import app.layette.core.seat.Rotation;
 import app.layette.core.seat.SideElement;
 import app.layette.core.vehicle.Belt;
@@ -138,7 +139,13 @@ class DecisionTest {
             case "length" ->
                 fitting.add(new Fact.LengthMeasured(
                         "r1", Fact.Dimension.BODY, Length.ofCentimetres(Double.parseDouble(rest)), null));
-            case "order" -> fitting.add(new Fact.Ordered("r1", Fact.OrderKind.valueOf(rest), "doctor", null, null));
+            case "order" ->
+                fitting.add(new Fact.Ordered(
+                        "r1",
+                        Fact.OrderKind.valueOf(rest),
+                        "doctor",
+                        FittingBuilder.TODAY,
+                        FittingBuilder.TODAY.plusDays(30)));
             case "insert" -> fitting.add(new Fact.InsertSet("u1", "body", false));
             case "place" -> moved(fitting, method, rest);
             case "beside" -> beside(fitting, key(rest.replace(' ', '=')), value(rest.replace(' ', '=')));
@@ -228,7 +235,19 @@ class DecisionTest {
                 seat.carBed = new CarBed(null, null, null, null, seat.carBed.endStraps(), null, null);
             case "seat.endStraps" ->
                 seat.carBed = new CarBed(
-                        seat.carBed.positions(), null, null, null, evidence(value, Boolean::valueOf), null, null);
+                        seat.carBed.positions(),
+                        seat.carBed.headDirection(),
+                        null,
+                        null,
+                        evidence(value, Boolean::valueOf),
+                        null,
+                        null);
+            case "seat.head" ->
+                seat.carBed =
+                        new CarBed(seat.carBed.positions(), null, null, null, seat.carBed.endStraps(), null, null);
+            case "seat.bar" -> seat.reboundBar = evidence(value, ReboundBar::valueOf);
+            case "seat.borrowed" -> seat.borrowedSpacingMost = evidence(value, text -> mm(Double.parseDouble(text)));
+            case "car.borrowed" -> fitting.car.borrowedSpacing = evidence(value, text -> mm(Double.parseDouble(text)));
             case "car.airbag" -> fitting.car.airbag = evidence(value, Airbag::valueOf);
             case "car.facing" -> fitting.car.facing = evidence(value, Facing::valueOf);
             case "car.anchors" -> fitting.car.anchors = evidence(value, OwnAnchors::valueOf);

@@ -168,12 +168,20 @@ class HarnessRulesTest {
                         FIX,
                         "rollsNotAllowed"),
                 row(
+                        "OUT-4",
+                        "a second rider is not judged along",
+                        f -> f.moreRiders.add("r2"),
+                        NOT_KNOWN,
+                        "moreThanOne"),
+                row(
                         "HAR-10",
                         "rolls, the manual silent, the school for",
                         f -> {
                             f.rolls = Permission.ALLOWED;
                             f.seat.permissions.put(PermissionKey.ROLLS_BESIDE_CHILD, silent());
                             f.answer(Question.SUPPORT, "ROLLS_BESIDE");
+                            f.answer(Question.CLOTHING, "THIN").answer(Question.CLIP, "ARMPIT");
+                            f.answer(Question.SNUG, "SNUG");
                         },
                         HOLDS,
                         "rollsAllowed"),

@@ -56,11 +56,20 @@ class ReclineRulesTest {
                 row("REC-3", "leaning 3 sideways is still fine", f -> lean(f, 3), HOLDS, "level"),
                 row("REC-3", "the two sides differ", f -> f.answer(Question.SIDES, "DIFFER"), FIX, "sidesDiffer"),
                 row(
-                        "REC-1",
-                        "read again after the sides differed",
+                        "REC-3",
+                        "one side read again after the sides differed",
                         f -> {
                             f.answer(Question.SIDES, "DIFFER");
                             f.level(Reading.INSIDE);
+                        },
+                        FIX,
+                        "sidesDiffer"),
+                row(
+                        "REC-1",
+                        "compared again and alike",
+                        f -> {
+                            f.answer(Question.SIDES, "DIFFER");
+                            f.answer(Question.SIDES, "ALIKE");
                         },
                         HOLDS,
                         "inBand"),

@@ -15,6 +15,7 @@ import app.layette.core.entry.Fact.Dimension;
 import app.layette.core.entry.Fact.OrderKind;
 import app.layette.core.entry.Fact.ScreeningResult;
 import app.layette.core.entry.How;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Speaker;
@@ -200,9 +201,43 @@ class SuitRulesTest {
                         f -> {
                             f.seat.kind = SeatKind.CAR_BED;
                             order(f, OrderKind.FLAT);
+                            f.replace(
+                                    fact -> fact instanceof Fact.Placed,
+                                    new Fact.Placed("u1", f.car.place, Method.CAR_BED));
+                            f.answer(Question.BELT_ROUTE, "STRAIGHT_IN_PATH").answer(Question.BUCKLE, "ITS_OWN");
+                            f.answer(Question.LOCK_OFF, "CLOSED").answer(Question.LOCK_PROOF, "HELD");
+                            f.answer(Question.LIES_FLAT, "FLAT_HEAD_AS_SHEET");
                         },
                         HOLDS,
                         "kept"),
+                row(
+                        "SUIT-7",
+                        "an order without its review date",
+                        f -> f.add(new Fact.Ordered(
+                                "r1", OrderKind.SEMI_RECLINED, "paediatrician", FittingBuilder.TODAY, null)),
+                        NOT_KNOWN,
+                        "orderIncomplete"),
+                row(
+                        "SUIT-11",
+                        "the seat's own condition is not met",
+                        f -> {
+                            f.seat.ownConditions = stated(List.of("holds its head up"));
+                            f.answer(Question.OWN_CONDITIONS, "NOT_MET");
+                        },
+                        STOP,
+                        "notMet"),
+                row(
+                        "SUIT-11",
+                        "nobody read whether the seat has conditions of its own",
+                        f -> f.seat.ownConditions = Evidence.notLooked(),
+                        NOT_KNOWN,
+                        "conditionsNotLooked"),
+                row(
+                        "SUIT-5",
+                        "lighter than the manual's shortest setting is snug for",
+                        f -> f.seat.shortestSnugFrom = stated(Mass.ofKilograms(3)),
+                        STOP,
+                        "tooLightForShortest"),
                 row(
                         "SUIT-7",
                         "semi-reclined order, sitting seat",
@@ -217,7 +252,7 @@ class SuitRulesTest {
                                 "r1",
                                 OrderKind.SEMI_RECLINED,
                                 "paediatrician",
-                                null,
+                                FittingBuilder.TODAY.minusDays(9),
                                 FittingBuilder.TODAY.minusDays(1))),
                         NOT_KNOWN,
                         "reviewPast"),
@@ -370,6 +405,7 @@ class SuitRulesTest {
         if (!mass.isLessThan(Mass.ofPounds(10))) {
             fitting.add(new Fact.CrotchSet("u1", 2));
         }
+        fitting.add(new Fact.SlotsSet("u1", 1, 1, 1, 1, "short"));
         fitting.answer(Question.WEBBING, "STRAIGHT_HOME_AND_FREE");
         fitting.height(Dimension.SHOULDER, 210).height(Dimension.CROWN, 340);
         fitting.answer(Question.CLIP, "ARMPIT").answer(Question.SNUG, "SNUG");
@@ -385,15 +421,16 @@ class SuitRulesTest {
     }
 
     private static void order(FittingBuilder fitting, OrderKind kind) {
-        fitting.add(new Fact.Ordered("r1", kind, "paediatrician", FittingBuilder.TODAY, null));
+        fitting.add(
+                new Fact.Ordered("r1", kind, "paediatrician", FittingBuilder.TODAY, FittingBuilder.TODAY.plusDays(30)));
     }
 
     private static void gestation(FittingBuilder fitting, Integer days) {
-        fitting.add(new Fact.ChildDescribed("r1", FittingBuilder.TODAY.minusDays(6), days, null, null));
+        fitting.add(new Fact.ChildDescribed("r1", FittingBuilder.TODAY.minusDays(6), days, null, Mass.ofGrams(3100)));
     }
 
     private static void screened(FittingBuilder fitting, ScreeningResult result, String who) {
-        fitting.add(new Fact.Screened("r1", result, who, FittingBuilder.TODAY));
+        fitting.add(new Fact.Screened("r1", result, who, FittingBuilder.TODAY, "M-1"));
     }
 
     private static void insert(FittingBuilder fitting, boolean in) {

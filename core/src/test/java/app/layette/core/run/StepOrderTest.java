@@ -82,7 +82,8 @@ class StepOrderTest {
                 assertThat(child).as("%s", method).isGreaterThan(tight);
             }
         }
-        List<StepKey> bed = StepOrder.of(Method.CAR_BED, ChildOrder.CHILD_ON_TABLE_FIRST, true)
+        List<StepKey> bed = StepOrder.of(
+                        Method.CAR_BED, new StepOrder.Particulars(ChildOrder.CHILD_ON_TABLE_FIRST, true, false))
                 .inOrder();
         assertThat(bed.indexOf(StepKey.HARNESS)).isLessThan(bed.indexOf(StepKey.ROUTE_BELT));
     }

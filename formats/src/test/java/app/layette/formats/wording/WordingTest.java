@@ -17,7 +17,7 @@ import app.layette.core.finding.Argument;
 import app.layette.core.finding.Weight;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.gate.ConclusionState;
-import app.layette.core.growth.Coming;
+import app.layette.core.coming.Coming;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.measure.UnitSystem;

@@ -7,15 +7,15 @@ import java.util.List;
  * A base that is set down, pressed, tightened and loaded with the child, stage by stage.
  *
  * <pre>
- * 1 rest     c⁰_i = m_i + W₁ v_i / k_i
+ * 1 rest     c⁰_i = W₁ v_i / k_i, seen as m_i + c⁰_i
  * 2 pressed  cᴾ_i = c⁰_i + (P q_i + T_h a_i) / k_i
  * 3 foam     m_i = max(m_i, η (cᴾ_i − c⁰_i))
  * 4 locks at d* = Σ a_i cᴾ_i − j, the largest of several presses
  * 5 held     g_i = m_i + W v_i / k_i;  T = max(0, (d* − Σ a_i g_i) / Σ(a_i² / k_i));  c_i = g_i + T a_i / k_i
  * </pre>
  *
- * <p>Handbook, section 6. In step 2 the foam set of an earlier press counts (contract, section 6), in step 3 the press is
- * measured from the rest without it.
+ * <p>Handbook, section 6. Several presses in turn go through steps 2 to 4 each. What the foam keeps of an earlier press is
+ * seen when the base is set down (contract, section 6).
  *
  * @param cushion under the base
  * @param pullAt b, where belt or strap pulls along the base, 0 to 1
@@ -80,7 +80,7 @@ public record Tightening(Cushion cushion, double pullAt, Load alone, Load loaded
         Depths pressed = rest;
         double lockDepth = 0;
         for (Press press : presses) {
-            pressed = foam.plus(bare).plus(by(press));
+            pressed = bare.plus(by(press));
             foam = foam.max(by(press).times(foamSet));
             lockDepth = Math.max(lockDepth, pressed.at(pullAt) - slackMm);
         }

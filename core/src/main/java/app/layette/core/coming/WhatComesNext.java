@@ -1,17 +1,21 @@
-package app.layette.core.growth;
+package app.layette.core.coming;
 
 import app.layette.core.child.Child;
+import app.layette.core.coming.Coming.What;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Dimension;
-import app.layette.core.entry.Fact.InsertState;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
-import app.layette.core.growth.Coming.What;
+import app.layette.core.growth.ChildHeights;
+import app.layette.core.growth.Growth;
+import app.layette.core.growth.Outlook;
+import app.layette.core.growth.Share;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.practice.PracticeProfile;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.InsertPiece;
+import app.layette.core.seat.RearFacingMinimum;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.seat.WeightBand;
 import app.layette.core.suit.AnchorLimit;
@@ -22,36 +26,22 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.OptionalInt;
-import java.util.function.Function;
 import java.util.stream.Stream;
 
 /** What growing will bring to this child in this restraint, from the latest measures on. A new measure re-plans it all. */
 public final class WhatComesNext {
-    /** Crown over length where the crown was not measured seated. */
-    private static final double USUAL_CROWN_SHARE = 0.66;
+    /** Nothing bounds a shoulder above the highest slot of a shell without a known top. */
+    private static final Length TALLEST = Length.ofMillimetres(1000);
 
     private final Situation situation;
     private final SeatSheet seat;
     private final Growth growth;
     private final List<Coming> coming = new ArrayList<>();
 
-    private WhatComesNext(Situation situation, SeatSheet seat, Child child) {
+    private WhatComesNext(Situation situation, SeatSheet seat) {
         this.situation = situation;
         this.seat = seat;
-        this.growth = new Growth(child.born(), boxed(child.gestationDays()), child.sex(), child.birthWeight());
-    }
-
-    /** How this child grows; empty while nobody said when it was born. */
-    public static Optional<Growth> growth(Situation situation) {
-        return situation
-                .child()
-                .map(Stamped::value)
-                .map(child -> new Growth(child.born(), boxed(child.gestationDays()), child.sex(), child.birthWeight()));
-    }
-
-    private static Optional<Integer> boxed(OptionalInt days) {
-        return days.isPresent() ? Optional.of(days.getAsInt()) : Optional.empty();
+        this.growth = ChildHeights.growth(situation).orElseThrow();
     }
 
     /** What comes, the likely first day first; nothing while child, restraint or measures are missing. */
@@ -60,7 +50,7 @@ public final class WhatComesNext {
         if (child.isEmpty() || situation.seat().isEmpty()) {
             return List.of();
         }
-        WhatComesNext next = new WhatComesNext(situation, situation.seat().get(), child.get());
+        WhatComesNext next = new WhatComesNext(situation, situation.seat().get());
         situation.weight().ifPresent(next::byWeight);
         next.seat.insert().value().orElse(List.of()).forEach(piece -> next.insertOutByAge(piece, child.get()));
         situation.measured(Dimension.BODY).ifPresent(next::byLength);
@@ -80,7 +70,7 @@ public final class WhatComesNext {
         if (child.isEmpty() || situation.seat().isEmpty()) {
             return Optional.empty();
         }
-        WhatComesNext next = new WhatComesNext(situation, situation.seat().get(), child.get());
+        WhatComesNext next = new WhatComesNext(situation, situation.seat().get());
         return Stream.of(next.heavyEnough(), next.tallEnough())
                 .flatMap(Optional::stream)
                 .filter(outlook -> !outlook.reached())
@@ -91,16 +81,16 @@ public final class WhatComesNext {
         return situation
                 .weight()
                 .flatMap(weight ->
-                        seat.limits().weightMin().value().map(min -> growth.weight(weight.value(), weight.on(), min)));
+                        situation.weightMin().value().map(min -> growth.weight(weight.value(), weight.on(), min)));
     }
 
     private Optional<Outlook> tallEnough() {
-        Optional<Length> lowest =
-                seat.shell().slots().value().flatMap(slots -> slots.stream().findFirst());
-        return situation
-                .measured(Dimension.BODY)
-                .flatMap(measured -> lowest.map(slot -> growth.shoulder(
-                        measured.value().length(), measured.on(), bare(Dimension.SHOULDER), slot, insertLift())));
+        return seat.shell()
+                .slots()
+                .value()
+                .flatMap(slots -> slots.stream().findFirst())
+                .flatMap(lowest ->
+                        ChildHeights.of(situation).map(heights -> heights.reaches(lowest, shoulder(heights))));
     }
 
     private void byWeight(Stamped<Mass> weight) {
@@ -108,7 +98,7 @@ public final class WhatComesNext {
         seat.recline()
                 .indicator()
                 .value()
-                .flatMap(indicator -> indicator.bandFor(weight.value()))
+                .flatMap(indicator -> indicator.bandFor(weight.value(), situation.ageDays()))
                 .map(Indicator.Band::weights)
                 .map(WeightBand::below)
                 .ifPresent(below -> weightReaches(What.NEXT_BAND, weight, below));
@@ -119,7 +109,7 @@ public final class WhatComesNext {
                     .flatMap(limit -> AnchorLimit.restraintMass(seat).map(limit::minus))
                     .ifPresent(left -> weightReaches(What.ANCHOR_LIMIT, weight, left));
         }
-        seat.limits().weightMax().value().ifPresent(max -> weightReaches(What.OUTGROWN_BY_WEIGHT, weight, max));
+        situation.weightMax().value().ifPresent(max -> weightReaches(What.OUTGROWN_BY_WEIGHT, weight, max));
     }
 
     /** The first band from which a piece that is in must be out. */
@@ -163,26 +153,32 @@ public final class WhatComesNext {
 
     private void byLength(Stamped<Fact.LengthMeasured> measured) {
         Stamped<Length> length = measured.with(measured.value().length());
-        seat.limits()
+        situation
                 .lengthMax()
                 .value()
                 .flatMap(limit -> limit.max())
                 .ifPresent(max -> coming.add(
                         new Coming(What.OUTGROWN_BY_LENGTH, growth.length(length.value(), length.on(), max))));
-        nextSlot()
-                .ifPresent(slot -> coming.add(new Coming(
-                        What.NEXT_SLOT,
-                        growth.shoulder(length.value(), length.on(), bare(Dimension.SHOULDER), slot, insertLift()))));
-        headLimit().ifPresent(limit -> coming.add(new Coming(What.OUTGROWN_BY_HEAD_ROOM, crown(length, limit))));
+        ChildHeights heights = ChildHeights.of(situation).orElseThrow();
+        nextSlot().ifPresent(slot -> coming.add(new Coming(What.NEXT_SLOT, heights.reaches(slot, shoulder(heights)))));
+        headLimit()
+                .ifPresent(limit -> coming.add(new Coming(
+                        What.OUTGROWN_BY_HEAD_ROOM, heights.reaches(limit, heights.share(Dimension.CROWN)))));
     }
 
     /** SUIT-11: the age, which counts from birth, and the length where one is asked besides: the later of the two. */
     private void rearFacing(LocalDate born) {
-        PracticeProfile.RearFacing least = situation.practice().profile().rearFacing();
-        LocalDate oldEnough = born.plusMonths(least.months());
+        PracticeProfile.RearFacing profile = situation.practice().profile().rearFacing();
+        Optional<RearFacingMinimum> own = seat.rearFacingMinimum().value();
+        int months =
+                Math.max(profile.months(), own.map(RearFacingMinimum::months).orElse(0));
+        LocalDate oldEnough = born.plusMonths(months);
         Outlook byAge = new Outlook(
                 Optional.of(oldEnough), Optional.of(oldEnough), Optional.of(oldEnough), false, oldEnough, false);
-        Optional<Outlook> byLength = Optional.ofNullable(least.length())
+        Optional<Outlook> byLength = Stream.of(
+                        Optional.ofNullable(profile.length()), own.map(RearFacingMinimum::length))
+                .flatMap(Optional::stream)
+                .max(Length::compareTo)
                 .flatMap(asked -> situation
                         .measured(Dimension.BODY)
                         .map(measured -> growth.length(measured.value().length(), measured.on(), asked)));
@@ -208,23 +204,18 @@ public final class WhatComesNext {
                 .flatMap(top -> HeadRoom.asked(situation).map(top::minus));
     }
 
-    private Outlook crown(Stamped<Length> length, Length limit) {
-        double share = bare(Dimension.CROWN)
-                .map(crown -> crown.millimetres() / length.value().millimetres())
-                .orElse(USUAL_CROWN_SHARE);
-        double atLength = (limit.millimetres() - insertLift().millimetres()) / share;
-        return growth.length(length.value(), length.on(), Length.ofMillimetres(atLength));
-    }
-
-    /** A height along the shell back without the insert that was in when it was measured. */
-    private Optional<Length> bare(Dimension what) {
-        Function<Fact.LengthMeasured, Length> less = height -> height.insert() == InsertState.BARE
-                ? height.length()
-                : height.length().minus(insertLift());
-        return situation.measured(what).map(Stamped::value).map(less);
-    }
-
-    private Length insertLift() {
-        return situation.insertLift();
+    /** A shoulder that was seen between two slots after it was last measured lies between them on that day. */
+    private Share shoulder(ChildHeights heights) {
+        Optional<Stamped<Fact.ShoulderSeen>> seen = situation
+                .seen(Fact.ShoulderSeen.class)
+                .filter(each -> each.isAfter(situation.measured(Dimension.SHOULDER)));
+        List<Length> slots = seat.shell().slots().value().orElse(List.of());
+        if (seen.isEmpty() || slots.isEmpty() || seen.get().value().slotAtOrBelow() > slots.size()) {
+            return heights.share(Dimension.SHOULDER);
+        }
+        int at = seen.get().value().slotAtOrBelow();
+        Length low = at == 0 ? situation.insertLift().plus(Length.ofMillimetres(1)) : slots.get(at - 1);
+        Length high = at == slots.size() ? seat.shell().top().value().orElse(TALLEST) : slots.get(at);
+        return heights.shoulderBetween(low, high, seen.get().on());
     }
 }

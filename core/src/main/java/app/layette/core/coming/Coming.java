@@ -1,4 +1,6 @@
-package app.layette.core.growth;
+package app.layette.core.coming;
+
+import app.layette.core.growth.Outlook;
 
 /**
  * Something that growing brings (GRO).

@@ -1,13 +1,14 @@
-package app.layette.core.growth;
+package app.layette.core.coming;
 
 import static app.layette.core.fixture.SeatSheetBuilder.stated;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.layette.core.coming.Coming.What;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Method;
 import app.layette.core.fitting.DatedEvent;
 import app.layette.core.fixture.FittingBuilder;
-import app.layette.core.growth.Coming.What;
+import app.layette.core.growth.Outlook;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;

@@ -1,0 +1,85 @@
+package app.layette.core.cabin;
+
+import static app.layette.core.finding.RuleCode.CAB_1;
+
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.evidence.Permission;
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.finding.Argument;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.AnsweredByEye;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import app.layette.core.vehicle.PositionId;
+import app.layette.core.vehicle.SeatingPosition;
+import app.layette.core.vehicle.VehicleSheet;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * CAB-1: in front only where both manuals allow it and no place of the back can take the restraint. A place that the rules
+ * do not forbid may still be taken, by another child: then somebody says so who looked.
+ */
+public final class FrontRowLast implements Rule {
+    @Override
+    public Conclusion conclusion() {
+        return Conclusion.FRONT_ROW;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        if (situation.placed().isEmpty()
+                || situation.car().isEmpty()
+                || situation.seat().isEmpty()) {
+            return Verdict.open("PLACE");
+        }
+        if (!situation.placed().get().value().position().isFrontRow()) {
+            return Verdict.judged(Finding.of(CAB_1, Weight.HOLDS, "backRow"));
+        }
+        Verdict.Judged permitted =
+                Verdict.judged(PlaceRules.permitted(situation, CAB_1, PermissionKey.FRONT_ROW, "frontRow"));
+        if (!permitted.passes()) {
+            return permitted;
+        }
+        if (situation.answer(Question.BACK_ROW).isPresent()) {
+            return new AnsweredByEye(Conclusion.FRONT_ROW, Question.BACK_ROW).judge(situation);
+        }
+        List<SeatingPosition> back = back(situation);
+        if (back.isEmpty()) {
+            return Verdict.open(Question.BACK_ROW.name());
+        }
+        Optional<PositionId> free = back.stream()
+                .map(SeatingPosition::id)
+                .filter(place -> mayTake(situation, place))
+                .findFirst();
+        return free.<Verdict>map(place -> Verdict.judged(Finding.of(CAB_1, Weight.STOP, "backPlaceFree")
+                        .with("free", new Argument.OfKey("place." + place))
+                        .changedBy("OTHER_PLACE")
+                        .changedBy("BACK_ROW")))
+                .orElse(permitted);
+    }
+
+    /** Whether somebody has to say that no place of the back can take it. */
+    public static boolean isAsked(Situation situation) {
+        return situation
+                .placed()
+                .filter(placed -> placed.value().position().isFrontRow())
+                .isPresent();
+    }
+
+    private static List<SeatingPosition> back(Situation situation) {
+        return situation.car().map(VehicleSheet::positions).orElse(List.of()).stream()
+                .filter(position -> !position.id().isFrontRow())
+                .toList();
+    }
+
+    /** A place may take it unless a rule forbids every method there; what is not known is not forbidden. */
+    private static boolean mayTake(Situation situation, PositionId place) {
+        return MethodOfKind.methods(situation.seat().orElseThrow()).stream()
+                .anyMatch(method ->
+                        PlaceAllowed.withoutFrontRow(situation.asIfPlaced(place, method)) != Permission.NOT_ALLOWED);
+    }
+}

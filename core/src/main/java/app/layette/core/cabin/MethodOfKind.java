@@ -1,0 +1,72 @@
+package app.layette.core.cabin;
+
+import static app.layette.core.finding.RuleCode.CAB_13;
+
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Situation;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.Permission;
+import app.layette.core.finding.Argument;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import app.layette.core.seat.Connectors;
+import app.layette.core.seat.SeatKind;
+import app.layette.core.seat.SeatSheet;
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * CAB-13: nothing is accepted that this kind of restraint cannot be. A base with hooks is not one with rigid arms; which
+ * it is stands on the sheet.
+ */
+public final class MethodOfKind implements Rule {
+    @Override
+    public Conclusion conclusion() {
+        return Conclusion.METHOD;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        if (situation.seat().isEmpty() || situation.method().isEmpty()) {
+            return Verdict.open("PLACE");
+        }
+        Method method = situation.method().get();
+        SeatSheet seat = situation.seat().get();
+        Finding.Builder finding = switch (answer(seat, method)) {
+            case ALLOWED -> Finding.of(CAB_13, Weight.HOLDS, "methodOfKind");
+            case NOT_ALLOWED ->
+                Finding.of(CAB_13, Weight.STOP, "methodOfOtherKind").changedBy("OTHER_METHOD");
+            case NOT_KNOWN ->
+                Finding.of(CAB_13, Weight.NOT_KNOWN, "connectorsNotKnown").changedBy("SEAT_MANUAL");
+        };
+        return Verdict.judged(
+                finding.with("method", Argument.key("method", method)).from(seat.connectors()));
+    }
+
+    /** Whether a restraint can be fixed by a method at all. */
+    public static Permission answer(SeatSheet seat, Method method) {
+        if (method.kind() != seat.kind()) {
+            return Permission.NOT_ALLOWED;
+        }
+        if (method.isByBelt()) {
+            return Permission.ALLOWED;
+        }
+        Evidence<Connectors> connectors = seat.connectors();
+        if (connectors.value().isEmpty()) {
+            return Permission.NOT_KNOWN;
+        }
+        boolean rigid = connectors.value().get().kind() == Connectors.Kind.RIGID_ARMS;
+        boolean fits = seat.kind() != SeatKind.REAR_FACING_ONLY || rigid == (method == Method.BASE_RIGID_LEG);
+        return fits ? Permission.ALLOWED : Permission.NOT_ALLOWED;
+    }
+
+    /** The methods that a restraint is made for, as far as is known. */
+    public static List<Method> methods(SeatSheet seat) {
+        return Arrays.stream(Method.values())
+                .filter(method -> answer(seat, method) != Permission.NOT_ALLOWED)
+                .toList();
+    }
+}

@@ -1,0 +1,63 @@
+package app.layette.core.cabin;
+
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Situation;
+import app.layette.core.evidence.Permission;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import app.layette.core.secure.BeltRules;
+import app.layette.core.secure.RoutingAllowed;
+import app.layette.core.suit.AnchorLimit;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** What the rules of the place say of a place and method before anything is fixed there. */
+public final class PlaceAllowed {
+    private PlaceAllowed() {}
+
+    /** The answer about the place and method that a situation stands at, the front row's own rule included. */
+    public static Permission answer(Situation there) {
+        return withoutFrontRow(there).and(answer(new FrontRowLast().judge(there)));
+    }
+
+    /** The same without asking whether the back could take it. */
+    static Permission withoutFrontRow(Situation there) {
+        Permission answer = Permission.ALLOWED;
+        for (Rule rule : rules(there.usualMethod())) {
+            answer = answer.and(answer(rule.judge(there)));
+        }
+        boolean leg = there.usualMethod().isReclined() && !there.usualMethod().isBaseless();
+        return leg ? answer.and(answer(FloorAndLeg.beforehand(there).weight())) : answer;
+    }
+
+    private static Permission answer(Verdict verdict) {
+        return verdict instanceof Verdict.Judged judged
+                ? answer(judged.deciding().weight())
+                : Permission.NOT_KNOWN;
+    }
+
+    private static Permission answer(Weight weight) {
+        return switch (weight) {
+            case HOLDS, ADVISE -> Permission.ALLOWED;
+            case NOT_KNOWN -> Permission.NOT_KNOWN;
+            case STOP, FIX -> Permission.NOT_ALLOWED;
+        };
+    }
+
+    private static List<Rule> rules(Method method) {
+        Stream<Rule> ofMethod = method.isByBelt()
+                ? BeltRules.beforehand().stream()
+                : Stream.of(PlaceRules.ownAnchors(), new AnchorLimit());
+        Stream<Rule> ofKind = switch (method) {
+            case BASELESS_AMERICAN, BASELESS_EUROPEAN -> Stream.of(new RoutingAllowed());
+            case CAR_BED -> FlatRules.rules().stream().filter(rule -> rule.conclusion() == Conclusion.BED_PLACE);
+            case LAY_FLAT -> FlatRules.rules().stream().filter(rule -> rule.conclusion() == Conclusion.LAY_FLAT_PLACES);
+            default -> Stream.of();
+        };
+        return Stream.of(Stream.of(new MethodOfKind(), PlaceRules.airbag(), PlaceRules.vehicleSeat()), ofMethod, ofKind)
+                .flatMap(each -> each)
+                .toList();
+    }
+}

@@ -1,0 +1,2 @@
+/** What growing will bring to a child in its restraint, and when: the next slot, another band, outgrown. */
+package app.layette.core.coming;

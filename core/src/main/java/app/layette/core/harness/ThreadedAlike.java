@@ -1,0 +1,56 @@
+package app.layette.core.harness;
+
+import static app.layette.core.finding.RuleCode.HAR_4;
+
+import app.layette.core.entry.Fact.SlotsSet;
+import app.layette.core.entry.Fact.WebbingMoved;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import java.util.Optional;
+
+/** HAR-4: the shoulder webbing comes from the same slot on both sides, and from the same in pad and shell. */
+public final class ThreadedAlike implements Rule {
+    @Override
+    public Conclusion conclusion() {
+        return Conclusion.THREADED_ALIKE;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        Optional<Stamped<SlotsSet>> set = situation.seen(SlotsSet.class);
+        if (set.isEmpty()) {
+            return Verdict.open("SLOTS");
+        }
+        if (isMovedSince(set.get(), situation)) {
+            return Verdict.open("RETHREAD");
+        }
+        return Verdict.judged(judge(set.get().value())).restingOn(set.get());
+    }
+
+    /** Whether a webbing was moved that whoever looked at the slots had not seen moved. */
+    static boolean isMovedSince(Stamped<SlotsSet> set, Situation situation) {
+        return situation.history(WebbingMoved.class).stream().anyMatch(moved -> moved.seq() > set.seen());
+    }
+
+    private static Finding.Builder judge(SlotsSet set) {
+        int slot = set.leftShell();
+        if (slot != set.rightShell()) {
+            return Finding.of(HAR_4, Weight.FIX, "unequalSides")
+                    .with("left", set.leftShell())
+                    .with("right", set.rightShell())
+                    .changedBy("SLOTS");
+        }
+        if (set.leftPad() != slot || set.rightPad() != slot) {
+            return Finding.of(HAR_4, Weight.FIX, "padDiffers")
+                    .with("slot", slot)
+                    .with("pad", set.leftPad() != slot ? set.leftPad() : set.rightPad())
+                    .changedBy("SLOTS");
+        }
+        return Finding.of(HAR_4, Weight.HOLDS, "alike").with("slot", slot);
+    }
+}

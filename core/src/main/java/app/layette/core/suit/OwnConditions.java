@@ -1,0 +1,57 @@
+package app.layette.core.suit;
+
+import static app.layette.core.finding.RuleCode.SUIT_11;
+
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.AnsweredByEye;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import app.layette.core.seat.SeatSheet;
+import java.util.List;
+
+/** SUIT-11: a seat can carry conditions of its own, such as head control; each that its manual names is met. */
+public final class OwnConditions implements Rule {
+    @Override
+    public Conclusion conclusion() {
+        return Conclusion.OWN_CONDITIONS;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        if (situation.seat().isEmpty()) {
+            return Verdict.open("SHEET");
+        }
+        Evidence<List<String>> own =
+                situation.seat().map(SeatSheet::ownConditions).orElseThrow();
+        if (own.value().isEmpty()) {
+            return Verdict.judged(
+                    Finding.of(SUIT_11, Weight.NOT_KNOWN, "conditionsNotLooked").changedBy("SEAT_MANUAL"));
+        }
+        if (own.value().get().isEmpty()) {
+            return Verdict.judged(
+                    Finding.of(SUIT_11, Weight.HOLDS, "noConditions").from(own));
+        }
+        String named = String.join("; ", own.value().get());
+        return new AnsweredByEye(
+                        Conclusion.OWN_CONDITIONS,
+                        Question.OWN_CONDITIONS,
+                        (here, answer) -> Verdict.judged(Finding.of(SUIT_11, Weight.HOLDS, "conditionsMet")
+                                .with("conditions", named)
+                                .from(own)))
+                .judge(situation);
+    }
+
+    /** Whether the sheet names any. */
+    public static boolean isAsked(Situation situation) {
+        return situation
+                .seat()
+                .flatMap(seat -> seat.ownConditions().value())
+                .filter(list -> !list.isEmpty())
+                .isPresent();
+    }
+}
