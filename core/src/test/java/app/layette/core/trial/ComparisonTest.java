@@ -38,23 +38,10 @@ class ComparisonTest {
         assertThat(result.meanCycles()).isCloseTo(3.1, within(0.3));
     }
 
-    @ParameterizedTest
-    @EnumSource(Reads.class)
-    void statedLikelihoodsComeTrueWithinFivePoints(Reads reads) {
-        Bins likely = new Bins();
-        new Comparison(77, 3 * CARS)
-                .run(
-                        new Advised(reads, true, 0.20, (stated, came, narrowed) -> {
-                            if (!narrowed) {
-                                likely.add(stated, came);
-                            }
-                        }),
-                        TrialBand.of(40, 45),
-                        1);
-        likely.check((came, stated) -> assertThat(came).isCloseTo(stated, within(0.05)));
-    }
-
-    /** Reaching further for the airway, and knowing what a look ruled out, it may say too little and never too much. */
+    /**
+     * The cars are those that some step can reach, and a look that ruled steps out is not in the likelihood: both make it
+     * say a little less than comes true. It never says more than five points too much.
+     */
     @ParameterizedTest
     @EnumSource(Reads.class)
     void theAdviceNeverPromisesTooMuch(Reads reads) {
@@ -62,7 +49,7 @@ class ComparisonTest {
         Advised advised = new Advised(
                 reads, true, SettingChoice.NEWBORN_SLACK, (stated, came, narrowed) -> promised.add(stated, came));
         new Comparison(77, 3 * CARS).run(advised, TrialBand.of(40, 45), 1);
-        promised.check((came, stated) -> assertThat(came).isGreaterThan(stated - 0.05));
+        promised.check((came, stated) -> assertThat(came).isBetween(stated - 0.05, stated + 0.10));
     }
 
     /** Stated likelihoods in tenths. */
