@@ -1,8 +1,11 @@
 package app.layette.formats.document;
 
+import app.layette.core.belt.Reach;
 import app.layette.core.drawing.Drawing;
 import app.layette.core.drawing.HarnessView;
 import app.layette.core.drawing.side.SideView;
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Situation;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
 import app.layette.core.fitting.DatedEvent;
@@ -10,9 +13,12 @@ import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingPlanner;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.harness.ShoulderAndSlots;
+import app.layette.core.placing.CabinAnswers;
 import app.layette.core.recline.ReclineAdvice;
 import app.layette.core.run.Ask;
+import app.layette.core.run.Saying;
 import app.layette.core.run.Step;
+import app.layette.core.secure.BeltRules;
 import app.layette.formats.json.LayetteJson;
 import app.layette.formats.wording.Wording;
 import java.util.Locale;
@@ -83,6 +89,15 @@ public final class PlanDocument {
         node.put("step", camel(step.key()));
         node.put("phase", camel(step.key().phase()));
         node.put("state", camel(step.state()));
+        ArrayNode says = node.putArray("says");
+        for (Saying saying : step.says()) {
+            ObjectNode each = says.addObject();
+            each.put("message", saying.message());
+            ObjectNode arguments = each.putObject("arguments");
+            saying.arguments().forEach((name, argument) -> arguments.set(name, write(argument)));
+            each.set("sources", json.valueToTree(saying.sources()));
+            wording.ifPresent(words -> each.put("text", words.say(saying.message(), saying.arguments())));
+        }
         ArrayNode asks = node.putArray("asks");
         for (Ask ask : step.asks()) {
             ObjectNode each = asks.addObject();
@@ -101,6 +116,7 @@ public final class PlanDocument {
         node.put("state", camel(state.state()));
         node.put("since", state.since());
         state.waitsFor().ifPresent(key -> node.put("waitsFor", key));
+        state.cause().ifPresent(cause -> node.put("cause", cause));
         wording.ifPresent(words ->
                 node.put("text", words.say("conclusion." + state.conclusion().name())));
     }
@@ -110,11 +126,43 @@ public final class PlanDocument {
         ShoulderAndSlots.in(plan.situation())
                 .filter(look -> look.best() > 0)
                 .ifPresent(look -> advice.put("slot", look.best()));
+        CabinAnswers.of(plan.situation()).first().ifPresent(first -> {
+            ObjectNode place = advice.putObject("place");
+            place.put("position", first.place().toString());
+            place.put("method", camel(first.method()));
+            first.gap().ifPresent(gap -> place.set("gap", write(Argument.of(gap))));
+            first.likelihood().ifPresent(likelihood -> place.put("likelihood", likelihood));
+        });
+        writeBelt(advice);
+    }
+
+    /** What locks the belt of the chosen place, and whether it reaches round a carrier without its base. */
+    private void writeBelt(ObjectNode advice) {
+        Situation situation = plan.situation();
+        if (situation.method().filter(Method::isByBelt).isEmpty()) {
+            return;
+        }
+        ObjectNode belt = advice.putObject("belt");
+        BeltRules.lock(situation).ifPresent(lock -> belt.put("lock", camel(lock)));
+        if (situation.usualMethod().isBaseless()
+                && situation.position().isPresent()
+                && situation.seat().isPresent()) {
+            ArrayNode reaches = belt.putArray("reach");
+            Reach.of(situation.position().get().belt(), situation.seat().get().routing())
+                    .forEach(reach -> {
+                        ObjectNode each = reaches.addObject();
+                        each.put("way", camel(reach.way()));
+                        each.set("need", write(Argument.of(reach.need())));
+                        each.put("marginMm", reach.marginMm());
+                        each.put("answer", camel(reach.answer()));
+                    });
+        }
     }
 
     private void write(ObjectNode node, ReclineAdvice recline) {
         node.put("basis", camel(recline.basis()));
         recline.recommended().ifPresent(name -> node.put("recommended", name));
+        recline.offered().ifPresent(name -> node.put("offered", name));
         recline.settingNow().ifPresent(name -> node.put("settingNow", name));
         recline.press().ifPresent(point -> node.put("press", camel(point)));
         node.put("looks", recline.looks());
@@ -146,6 +194,9 @@ public final class PlanDocument {
         ObjectNode node = dates.addObject();
         node.put("key", event.key());
         node.put("on", event.on().toString());
+        if (event.after()) {
+            node.put("after", true);
+        }
         event.earliest().ifPresent(day -> node.put("earliest", day.toString()));
         event.latest().ifPresent(day -> node.put("latest", day.toString()));
         event.every().ifPresent(every -> node.put("every", every.toString()));

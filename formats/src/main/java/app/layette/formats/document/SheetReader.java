@@ -1,6 +1,8 @@
 package app.layette.formats.document;
 
+import app.layette.core.evidence.Evidence;
 import app.layette.core.practice.PracticeProfile;
+import app.layette.core.seat.Mode;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.vehicle.VehicleSheet;
 import app.layette.formats.json.LayetteJson;
@@ -37,7 +39,45 @@ public final class SheetReader {
                 }
             }
         });
+        contradictions(sheet);
         return sheet;
+    }
+
+    /** The limits are those of the rear-facing mode: where a sheet gives both, they have to agree. */
+    private static void contradictions(SeatSheet sheet) {
+        for (int i = 0; i < sheet.modes().size(); i++) {
+            Mode mode = sheet.modes().get(i);
+            if (mode.isRearFacing()) {
+                String place = "/modes/" + i + "/";
+                agree(place + "weightMin", mode.weightMin(), sheet.limits().weightMin());
+                agree(place + "weightMax", mode.weightMax(), sheet.limits().weightMax());
+                agree(place + "lengthMax", mode.lengthMax(), sheet.limits().lengthMax());
+            }
+        }
+        if (sheet.weightMin().value().isPresent()
+                && sheet.weightMax().value().isPresent()
+                && sheet.weightMax()
+                        .value()
+                        .get()
+                        .isLessThan(sheet.weightMin().value().get())) {
+            throw RefusedDocumentException.because(
+                    "/limits/weightMax",
+                    sheet.weightMax().value().get().toString(),
+                    "allowed is at least the minimum, "
+                            + sheet.weightMin().value().get());
+        }
+    }
+
+    private static <T> void agree(String place, Evidence<T> mode, Evidence<T> limit) {
+        boolean differ = mode.value().isPresent()
+                && limit.value().isPresent()
+                && !mode.value().get().equals(limit.value().get());
+        if (differ) {
+            throw RefusedDocumentException.because(
+                    place,
+                    mode.value().get().toString(),
+                    "allowed is the limit, " + limit.value().get());
+        }
     }
 
     /**

@@ -4,6 +4,8 @@ import app.layette.core.entry.Fact;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
+import app.layette.core.vehicle.Belt;
+import app.layette.core.vehicle.PositionId;
 import app.layette.formats.json.LayetteJson;
 import app.layette.formats.wording.Wording;
 import java.lang.reflect.RecordComponent;
@@ -30,6 +32,7 @@ public final class FactWords {
             Map.entry(Fact.Stage.class, "stage"),
             Map.entry(Fact.Garment.class, "garment"),
             Map.entry(Fact.TeachOutcome.class, "taught"),
+            Map.entry(Belt.Kind.class, "beltKind"),
             Map.entry(Fact.Ending.class, "state"));
 
     private static final int DAYS_PER_WEEK = 7;
@@ -48,8 +51,9 @@ public final class FactWords {
     /** What it says; empty where its kind says it all. */
     public String says(Fact fact) {
         if (fact instanceof Fact.Answered answered) {
-            return words.say("question." + answered.question()) + " "
-                    + words.say("answer." + answered.question() + "." + answered.answer());
+            String question = words.say("question." + answered.question());
+            String asked = answered.place() == null ? question : question + " (" + say(answered.place()) + ")";
+            return asked + " " + words.say("answer." + answered.question() + "." + answered.answer());
         }
         if (fact instanceof Fact.Noted noted) {
             return noted.text();
@@ -109,8 +113,11 @@ public final class FactWords {
         if (value instanceof LocalDate date) {
             return words.say(date);
         }
-        if (value instanceof app.layette.core.vehicle.PositionId position) {
+        if (value instanceof PositionId position) {
             return words.say("place." + position);
+        }
+        if (value instanceof Fact.Decision decision) {
+            return decision.edition();
         }
         if (value instanceof Boolean yes) {
             return words.say(yes ? "record.yes" : "record.no");

@@ -35,6 +35,8 @@ class SpanishTest {
             "ride.FLAT",
             "ride.LAY_FLAT",
             "ride.LEVEL",
+            "says.",
+            "sheet.",
             "drawing.harness.",
             "drawing.side.",
             "drawing.cabin.method.",

@@ -3,6 +3,7 @@ package app.layette.formats.wording;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.core.belt.Reach;
+import app.layette.core.coming.Coming;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Answers;
 import app.layette.core.entry.Area;
@@ -17,7 +18,6 @@ import app.layette.core.finding.Argument;
 import app.layette.core.finding.Weight;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.gate.ConclusionState;
-import app.layette.core.coming.Coming;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.measure.UnitSystem;
@@ -51,7 +51,7 @@ import org.junit.jupiter.api.Test;
 
 class WordingTest {
     private static final Pattern OWN_FINDING =
-            Pattern.compile("Finding\\.of\\(\\s*([A-Z]+_\\d+),([^;]*?)\\)\\s*[.;:)\\n]");
+            Pattern.compile("(?:Finding\\.of|again)\\(\\s*([A-Z]+_\\d+),([^;]*?)\\)\\s*[.;:)\\n]");
     private static final Pattern REASON = Pattern.compile("\"([a-z][A-Za-z]+)\"");
 
     private final Wording words = new Wording(Locale.ENGLISH, UnitSystem.METRIC);
