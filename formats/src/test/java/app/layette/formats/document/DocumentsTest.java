@@ -39,7 +39,7 @@ class DocumentsTest {
     @Test
     void aSheetKeepsItsThreeStatesOfEvidenceAndWhereTheyCameFrom() {
         SeatSheet sheet = SheetReader.seat(THIMBLE);
-        assertThat(sheet.limits().weightMin().value()).contains(Mass.ofPounds(4));
+        assertThat(sheet.limits().weightMin().value()).contains(Mass.ofPounds(5));
         assertThat(sheet.limits().weightMin().value().orElseThrow().typed()).contains("4 lb");
         assertThat(sheet.limits().weightMin().source()).hasValueSatisfying(source -> {
             assertThat(source.document()).isEqualTo("Thimble manual");
