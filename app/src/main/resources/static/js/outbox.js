@@ -63,6 +63,7 @@
     }
     body.delete("_csrf");
     body.set("at", new Date().toISOString());
+    body.set("waited", "true");
     const entry = { id: body.get("id"), url: form.getAttribute("action"), body: body.toString(), label: labelOf(form, button) };
     const entries = read();
     if (!entries.some((each) => each.id === entry.id)) {

@@ -152,9 +152,9 @@ class DemoFamilies {
     /** Osric: a kind gift, and out of date since last spring. */
     private NewFamily expiredSeat(Point point) {
         NewFamily family = begin(point, "W-1042", "Osric", new SheetVersion("tansy-rook-skein", 2), 38);
-        child(family, new Fact.ChildDescribed(RIDER, born(point, 19), 275, Sex.MALE, null));
+        child(family, new Fact.ChildDescribed(RIDER, born(point, 19), 275, Sex.MALE, Mass.ofGrams(3360)));
         measures(family, Mass.ofPoundsAndOunces(8, 6), Length.ofInches(21));
-        LocalDate made = viewing.today(point).minusYears(8).minusMonths(7);
+        LocalDate made = viewing.today(point).minusYears(9).minusMonths(7);
         String month = made.toString().substring(0, 7);
         labels(family, "SK8-A", month, "SKB-1", month);
         answer(family, Question.HISTORY, "KNOWN_DONOR");
@@ -179,7 +179,7 @@ class DemoFamilies {
     /** Bramwell: nearly done; nobody has read what the seat manual says about the handle. */
     private NewFamily unansweredHandle(Point point) {
         NewFamily family = begin(point, "W-1044", "Bramwell", new SheetVersion("ostler-heddle", 1), 45);
-        child(family, new Fact.ChildDescribed(RIDER, born(point, 33), 281, Sex.MALE, null));
+        child(family, new Fact.ChildDescribed(RIDER, born(point, 33), 281, Sex.MALE, Mass.ofGrams(3520)));
         measures(family, Mass.ofGrams(4310), Length.ofCentimetres(54));
         labels(family, "H-40", "2022-11", "HS-4", "2022-11");
         cleared(family);
@@ -210,7 +210,7 @@ class DemoFamilies {
     /** Juniper: the load leg stands on a lid over storage. */
     private NewFamily legOverStorage(Point point) {
         NewFamily family = begin(point, "W-1046", "Juniper", new SheetVersion("tansy-rook-skein", 2), 62);
-        child(family, new Fact.ChildDescribed(RIDER, born(point, 40), 283, Sex.FEMALE, null));
+        child(family, new Fact.ChildDescribed(RIDER, born(point, 40), 283, Sex.FEMALE, Mass.ofGrams(3610)));
         measures(family, Mass.ofPoundsAndOunces(10, 2), Length.ofInches(22));
         labels(family, "SK8-B", "2023-10", "SKB-2", "2023-10");
         answer(family, Question.BASE_SET_UP, "AS_SHEET");

@@ -85,13 +85,15 @@ final class FamilyScript {
     }
 
     static void childIn(NewFamily family) {
+        answer(family, Question.SUPPORT, "NONE");
         answer(family, Question.CLOTHING, "THIN");
         answer(family, Question.SNUG, "SNUG");
         answer(family, Question.CLIP, "ARMPIT");
-        answer(family, Question.SUPPORT, "NONE");
         acted(family, Act.CARRIER_ON);
         answer(family, Question.CLICK, "CLICKED_AND_LIFTED");
+        answer(family, Question.WINDOWS, "ALL_LOCKED");
         levelInside(family);
+        answer(family, Question.SIDES, "ALIKE");
     }
 
     /** The usual seat of the house, fixed with anchors behind the passenger, and the child in it. */
@@ -114,13 +116,20 @@ final class FamilyScript {
     /** The caregiver does every part, and what they touched is looked at once more. */
     static void taughtAndCheckedAgain(NewFamily family, HandlePosition handle) {
         for (TeachItem item : TeachItem.values()) {
-            family.add(How.MEASURED, new Fact.Taught(UNIT, item, Fact.TeachOutcome.DONE, null));
+            if (item.isPartOf(Method.BASE_FLEXIBLE_ANCHORS)) {
+                family.add(How.MEASURED, new Fact.Taught(UNIT, item, Fact.TeachOutcome.DONE, null));
+            }
         }
+        answer(family, Question.STRAP, "STRAIGHT_AND_STOWED");
+        answer(family, Question.SITS_WHOLE, "WHOLE");
         answer(family, Question.MOVEMENT, "UNDER_AN_INCH");
+        answer(family, Question.CLOTHING, "THIN");
         answer(family, Question.SNUG, "SNUG");
         answer(family, Question.CLIP, "ARMPIT");
         answer(family, Question.CLICK, "CLICKED_AND_LIFTED");
+        answer(family, Question.WINDOWS, "ALL_LOCKED");
         levelInside(family);
+        answer(family, Question.SIDES, "ALIKE");
         family.add(How.MEASURED, new Fact.HandleSet(UNIT, handle));
         answer(family, Question.GAP, "FLAT_HAND");
     }

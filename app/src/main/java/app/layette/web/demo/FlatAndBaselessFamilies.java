@@ -38,7 +38,7 @@ final class FlatAndBaselessFamilies {
         family.add(
                 How.TOLD,
                 new Fact.Ordered(RIDER, Fact.OrderKind.FLAT, "neonatal nurse", today.minusDays(2), today.plusDays(26)));
-        family.add(How.TOLD, new Fact.Screened(UNIT, Fact.ScreeningResult.PASSED, null, null));
+        family.add(How.TOLD, new Fact.Screened(RIDER, Fact.ScreeningResult.PASSED, null, today.minusDays(2), "WS-50"));
         measures(family, Mass.ofGrams(1900), Length.ofCentimetres(43));
         shellLabel(family, "WS-50", "2023-02");
         cleared(family);

@@ -14,6 +14,7 @@ final class DueWords {
         DatedEvent event = new DatedEvent(
                 item.what(),
                 item.likely(),
+                false,
                 fixed ? Optional.empty() : Optional.of(item.earliest()),
                 fixed ? Optional.empty() : Optional.ofNullable(item.latest()),
                 item.period());

@@ -17,6 +17,12 @@ public final class DateWords {
                     every.getMonths() > 0 ? "date.again.MONTH" : "date.again.DAYS",
                     Map.of("on", Argument.of(event.on()), "days", Argument.of(every.getDays())));
         }
+        if (event.after()) {
+            return event.earliest()
+                    .map(earliest -> words.say(
+                            "date.afterFrom", Map.of("on", Argument.of(event.on()), "earliest", Argument.of(earliest))))
+                    .orElseGet(() -> words.say("date.after", Map.of("on", Argument.of(event.on()))));
+        }
         if (event.earliest().isEmpty()) {
             return words.say("date.fixed", Map.of("on", Argument.of(event.on())));
         }

@@ -6,7 +6,7 @@ import java.time.OffsetDateTime;
 import java.util.UUID;
 
 /**
- * An entry on its way in, before the server gives it a place.
+ * An entry on its way in, before the server gives it a place and notes when it came.
  *
  * @param id made by the client
  * @param seen the last place that its author had seen
@@ -14,8 +14,14 @@ import java.util.UUID;
  * @param how it was known
  * @param corrects the entry whose place it takes; {@code null} when none
  * @param fact what it says
+ * @param waited whether it waited for a connection, so that its own time may be much earlier than its arrival
  */
-public record EntryDraft(UUID id, int seen, OffsetDateTime at, How how, UUID corrects, Fact fact) {
+public record EntryDraft(UUID id, int seen, OffsetDateTime at, How how, UUID corrects, Fact fact, boolean waited) {
+    /** An entry that waited for no connection. */
+    public EntryDraft(UUID id, int seen, OffsetDateTime at, How how, UUID corrects, Fact fact) {
+        this(id, seen, at, how, corrects, fact, false);
+    }
+
     /** An entry made just now. */
     public static EntryDraft now(How how, int seen, Fact fact) {
         return new EntryDraft(UUID.randomUUID(), seen, null, how, null, fact);

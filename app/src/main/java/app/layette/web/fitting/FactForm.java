@@ -85,6 +85,10 @@ public final class FactForm {
 
     private Object value(RecordComponent component) {
         String name = component.getName();
+        if (component.getType() == Fact.Decision.class) {
+            // Kept by the server alone: nobody posts what the gate said.
+            return null;
+        }
         String text = Optional.ofNullable(fields.get(name)).map(String::strip).orElse("");
         boolean primitive = component.getType().isPrimitive();
         if (text.isEmpty()) {
@@ -169,7 +173,7 @@ public final class FactForm {
     }
 
     private LengthRange lengthRange(RecordComponent component) {
-        if (component.getDeclaringRecord() == Fact.QuickSeatRead.class) {
+        if (component.getDeclaringRecord() == Fact.QuickSeatRead.class || isOf(Fact.Quantity.LENGTH_MAX)) {
             return LengthRange.BODY;
         }
         if (component.getDeclaringRecord() == Fact.RollPlaced.class) {
@@ -186,6 +190,10 @@ public final class FactForm {
                 .findFirst()
                 .map(FactCheck::rangeOf)
                 .orElse(LengthRange.SHEET);
+    }
+
+    private boolean isOf(Fact.Quantity quantity) {
+        return quantity.name().equals(fields.get("quantity"));
     }
 
     /** Weeks, or weeks and days: {@code 38}, {@code 38+2}, {@code 38w 2d}. */
@@ -242,6 +250,9 @@ public final class FactForm {
                     "pressed",
                     "strap",
                     "slot",
+                    "place",
+                    "restraint",
+                    "beltKind",
                     "about" -> false;
             case "mass", "length" -> component.getDeclaringRecord() != Fact.QuantityRead.class;
             case "model" -> component.getDeclaringRecord() == Fact.QuickSeatRead.class;

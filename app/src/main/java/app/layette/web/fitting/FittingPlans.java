@@ -13,6 +13,7 @@ import app.layette.web.account.Point;
 import app.layette.web.account.Viewing;
 import app.layette.web.practice.Profiles;
 import app.layette.web.shelf.Shelf;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Component;
@@ -40,6 +41,11 @@ class FittingPlans {
 
     /** What follows from these entries. */
     FittingPlan of(FittingRow row, Point point, List<Entry> record) {
+        return of(row, point, record, viewing.today(point));
+    }
+
+    /** What followed from these entries on a day. */
+    FittingPlan of(FittingRow row, Point point, List<Entry> record, LocalDate day) {
         FittingRow.Beginning beginning = row.beginning();
         PracticeProfile profile =
                 profiles.version(beginning.pointId(), beginning.profileId(), beginning.profileVersion());
@@ -49,7 +55,7 @@ class FittingPlans {
                 List.of(Fittings.RIDER),
                 List.of(new Unit(Fittings.UNIT, Fittings.RIDER, beginning.seatSheet())),
                 record);
-        return planner.plan(practice, sheets, fitting, viewing.today(point));
+        return planner.plan(practice, sheets, fitting, day);
     }
 
     /** What follows when one more entry has come. */

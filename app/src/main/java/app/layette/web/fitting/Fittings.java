@@ -10,6 +10,7 @@ import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fitting.FittingPlan;
+import app.layette.core.fitting.FittingPlanner;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.fitting.PlanDifference;
 import app.layette.core.measure.Mass;
@@ -171,13 +172,26 @@ public class Fittings {
             }
             return new Appended(held.get().key().seq(), planned(row, before), PlanDifference.between(before, before));
         }
-        Admission.check(draft, before, author);
-        Entry entry = store(row, draft, author, fitting.point(), before);
+        FittingPlan then = asOfItsDay(fitting, draft);
+        Admission.check(draft, then, author);
+        Entry entry = store(row, draft, author, fitting.point(), then);
         FittingPlan after = plans.after(row, fitting.point(), before, entry);
         row.touch(viewing.clock().instant());
         project(row, after);
         events.publishEvent(new FittingChanged(row.id(), fitting.point().id(), entry, after));
         return new Appended(entry.seq(), planned(row, after), PlanDifference.between(before, after));
+    }
+
+    /** What waited for a connection is judged as of the day on which it was made: the family has gone since. */
+    private FittingPlan asOfItsDay(Locked fitting, EntryDraft draft) {
+        if (!draft.waited() || draft.at() == null) {
+            return fitting.plan();
+        }
+        LocalDate day = draft.at().atZoneSameInstant(fitting.point().zone()).toLocalDate();
+        Situation now = fitting.plan().situation();
+        return day.isBefore(now.today())
+                ? plans.of(fitting.row(), fitting.point(), now.everything(), day)
+                : fitting.plan();
     }
 
     /**
@@ -228,7 +242,8 @@ public class Fittings {
 
     private static EntryDraft carried(Stamped<? extends Fact> earlier) {
         How how = new How(How.Kind.CARRIED_FROM, earlier.on().toString());
-        return new EntryDraft(UUID.randomUUID(), 0, earlier.at(), how, null, earlier.value());
+        // It is entered now; the day on which it was taken stands in how it is known.
+        return new EntryDraft(UUID.randomUUID(), 0, null, how, null, earlier.value());
     }
 
     private Entry store(FittingRow row, EntryDraft draft, Author author, Point point, FittingPlan before) {
@@ -236,12 +251,25 @@ public class Fittings {
         if (!problems.isEmpty()) {
             throw RefusedEntryException.fields(problems);
         }
-        OffsetDateTime at = draft.at() != null
-                ? draft.at()
-                : OffsetDateTime.now(viewing.clock().withZone(point.zone())).truncatedTo(ChronoUnit.SECONDS);
+        OffsetDateTime arrived =
+                OffsetDateTime.now(viewing.clock().withZone(point.zone())).truncatedTo(ChronoUnit.SECONDS);
+        OffsetDateTime at = draft.at() == null ? arrived : draft.at();
         int seq = row.nextSeq();
         int seen = Math.max(0, Math.min(draft.seen(), seq - 1));
-        Entry entry = new Entry(draft.id(), seq, seen, at, author, draft.how(), draft.corrects(), draft.fact());
+        Fact fact = draft.fact() instanceof Fact.Ended ended && ended.ending() == Fact.Ending.HANDED_OVER
+                ? ended.decidedBy(FittingPlanner.decision(before))
+                : draft.fact();
+        Entry entry = new Entry(
+                draft.id(),
+                seq,
+                seen,
+                at,
+                author,
+                draft.how(),
+                draft.corrects(),
+                fact,
+                arrived,
+                draft.waited() ? Boolean.TRUE : null);
         String document = LayetteJson.strict().writeValueAsString(entry);
         entries.saveAndFlush(new EntryRow(new EntryRow.Key(row.id(), seq), entry.id(), at.toInstant(), document));
         return entry;
@@ -274,7 +302,8 @@ public class Fittings {
     }
 
     /** A child and a seat as an earlier fitting left them, and how that stands today. */
-    public record ClearedBefore(String childName, SeatSheet seat, Optional<Mass> weight, EarlierClearing clearing) {}
+    public record ClearedBefore(
+            String childName, SeatSheet seat, Optional<Mass> weight, EarlierClearing clearing, FittingPlan plan) {}
 
     /**
      * What the latest fitting of a family says about child and seat today.
@@ -308,7 +337,8 @@ public class Fittings {
                                 latest.get().family().childName(),
                                 seat,
                                 then.weight().map(Stamped::value),
-                                clearing)));
+                                clearing,
+                                plan)));
     }
 
     /** The fitting point that a fitting belongs to, for whoever comes by another way than signing in. */

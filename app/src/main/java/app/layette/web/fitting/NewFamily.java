@@ -51,7 +51,10 @@ public final class NewFamily {
         for (int i = 0; i < lines.size(); i++) {
             Line line = lines.get(i);
             fittings.append(
-                    id, new EntryDraft(UUID.randomUUID(), i, line.at(), line.how(), null, line.fact()), point, author);
+                    id,
+                    new EntryDraft(UUID.randomUUID(), i, line.at(), line.how(), null, line.fact(), true),
+                    point,
+                    author);
         }
         return id;
     }

@@ -1,6 +1,8 @@
 package app.layette.web.fitting;
 
-import app.layette.core.entry.Method;
+import app.layette.core.entry.Situation;
+import app.layette.core.run.Saying;
+import app.layette.core.run.SheetSays;
 import app.layette.formats.wording.Wording;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -11,9 +13,16 @@ public final class RemovalWords {
 
     private RemovalWords() {}
 
-    public static List<String> of(Method method, Wording words) {
+    /** The sheet's own words where it has any; else what holds for the method. */
+    public static List<String> of(Situation situation, Wording words) {
+        List<Saying> own = SheetSays.removal(situation);
+        if (!own.isEmpty()) {
+            return own.stream()
+                    .map(each -> words.say(each.message(), each.arguments()))
+                    .toList();
+        }
         return IntStream.rangeClosed(1, STEPS)
-                .mapToObj(step -> words.say("removal." + method + "." + step))
+                .mapToObj(step -> words.say("removal." + situation.usualMethod() + "." + step))
                 .toList();
     }
 }

@@ -1,21 +1,27 @@
 package app.layette.web.quick;
 
 import app.layette.core.drawing.BaselessView;
+import app.layette.core.entry.Fact;
+import app.layette.core.evidence.PermissionKey;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
 import app.layette.core.measure.Mass;
 import app.layette.core.measure.MassRange;
 import app.layette.core.measure.UnreadableMeasureException;
+import app.layette.core.practice.Practice;
 import app.layette.core.ride.EarlierClearing;
+import app.layette.core.ride.Ride;
 import app.layette.core.ride.RideCard;
 import app.layette.core.ride.Routing;
 import app.layette.core.seat.SeatSheet;
 import app.layette.formats.svg.SvgWriter;
 import app.layette.formats.wording.Wording;
+import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.Fittings.ClearedBefore;
+import app.layette.web.practice.Profiles;
 import app.layette.web.shelf.Shelf;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -42,10 +48,12 @@ class QuickController {
 
     private final Shelf shelf;
     private final Fittings fittings;
+    private final Profiles profiles;
     private final Viewing viewing;
 
-    QuickController(Shelf shelf, Fittings fittings, Viewing viewing) {
+    QuickController(Shelf shelf, Fittings fittings, Profiles profiles, Viewing viewing) {
         this.shelf = shelf;
+        this.profiles = profiles;
         this.fittings = fittings;
         this.viewing = viewing;
     }
@@ -56,11 +64,13 @@ class QuickController {
             @RequestParam(defaultValue = "") String family,
             @RequestParam(defaultValue = "") String weight,
             @RequestParam(defaultValue = "") String seat,
-            @RequestParam(defaultValue = "") String shows) {
+            @RequestParam(defaultValue = "") String shows,
+            @RequestParam(defaultValue = "") String alone) {
         Wording words = viewing.wording(user);
         ModelAndView page = new ModelAndView("quick/quick");
         page.addObject("seats", shelf.seats(user.pointId()));
-        page.addObject("typed", Map.of("family", family, "weight", weight, "seat", seat, "shows", shows));
+        page.addObject(
+                "typed", Map.of("family", family, "weight", weight, "seat", seat, "shows", shows, "alone", alone));
         if (family.isBlank() && weight.isBlank() && seat.isBlank()) {
             return page;
         }
@@ -82,19 +92,42 @@ class QuickController {
         if (mass.isEmpty() && problems.isEmpty()) {
             problems.add(words.say("problem.NEEDED", Map.of("field", Argument.of(words.say("field.mass")))));
         }
+        // What the sheet itself says is not asked again.
+        page.addObject(
+                "asksAlone", sheet.filter(QuickController::isSilentOnBase).isPresent());
         page.addObject("problems", problems);
         if (!problems.isEmpty()) {
             page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
             return page;
         }
+        Point point = viewing.point(user);
+        Practice practice = new Practice(profiles.current(point), point.lawCountry(), point.zone());
+        Ride ride = Ride.of(practice, sheet.get().asReliedOn(), mass.get(), shown(shows), viewing.today(point));
+        Ride read = says(alone).map(ride::reading).orElse(ride);
         RideCard card =
-                RideCard.plan(sheet.get().asReliedOn(), mass.get(), shown(shows), viewing.today(viewing.point(user)));
+                RideCard.plan(before.map(each -> read.after(each.plan())).orElse(read));
         Optional<EarlierClearing> clearing = before.filter(each ->
                         each.seat().sheet().id().equals(sheet.get().sheet().id()))
                 .map(ClearedBefore::clearing);
         before.ifPresent(each -> showClearing(page, each, clearing, words));
-        show(page, clearing.map(card::heeding).orElse(card), sheet.get(), words);
+        show(page, card, sheet.get(), words);
         return page;
+    }
+
+    private static boolean isSilentOnBase(SeatSheet sheet) {
+        return sheet.asReliedOn()
+                .says(PermissionKey.CARRIER_WITHOUT_BASE)
+                .value()
+                .isEmpty();
+    }
+
+    /** What a page at hand says of the carrier without its base; empty when nobody has looked. */
+    private static Optional<Fact.PageSays> says(String alone) {
+        return switch (alone) {
+            case "ALLOWED" -> Optional.of(Fact.PageSays.ALLOWED);
+            case "NOT_ALLOWED" -> Optional.of(Fact.PageSays.NOT_ALLOWED);
+            default -> Optional.empty();
+        };
     }
 
     /** What an earlier fitting of the same child in the same seat is worth today. */
@@ -155,6 +188,13 @@ class QuickController {
         page.addObject(
                 "findings",
                 card.findings().stream().map(each -> line(each, words)).toList());
+        page.addObject(
+                "prove", card.prove().stream().map(each -> line(each, words)).toList());
+        page.addObject(
+                "says",
+                card.says().stream()
+                        .map(each -> words.say(each.message(), each.arguments()))
+                        .toList());
         card.routing().ifPresent(routing -> {
             page.addObject("routing", words.say("routing." + routing));
             page.addObject("picture", SvgWriter.write(BaselessView.of(routing), words));

@@ -46,7 +46,7 @@ final class CorrectionForm {
     static List<Field> fields(Fact fact, Wording words) {
         List<Field> fields = new ArrayList<>();
         for (RecordComponent component : fact.getClass().getRecordComponents()) {
-            if (!component.getName().equals("of")) {
+            if (!component.getName().equals("of") && component.getType() != Fact.Decision.class) {
                 fields.add(field(fact, component, words));
             }
         }
@@ -64,6 +64,7 @@ final class CorrectionForm {
         boolean fixed = component.getName().equals("question")
                 || component.getName().equals("what")
                 || component.getName().equals("part")
+                || component.getName().equals("place")
                 || component.getName().equals("piece");
         String input = fixed ? "hidden" : !options.isEmpty() ? "select" : type == LocalDate.class ? "date" : "text";
         boolean weeks = component.getName().equals("gestationDays") && value != null;

@@ -125,7 +125,7 @@ class StoryController {
                         Map.of(
                                 "profile", Argument.of(practice.profile().name()),
                                 "version", Argument.of(practice.profile().version()),
-                                "law", Argument.of(practice.lawCountry()))));
+                                "law", Argument.of(practice.lawCountry().orElse("?")))));
         return "record/story";
     }
 

@@ -9,6 +9,7 @@ import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.run.Ask;
+import app.layette.core.vehicle.PositionId;
 import app.layette.formats.svg.AnswerPicture;
 import app.layette.formats.wording.Wording;
 import app.layette.web.fitting.Fittings;
@@ -49,7 +50,11 @@ class AskForms {
 
     /** A question by eye: one button for each answer. */
     AskView question(Ask ask, Question question, List<Form> more) {
-        Optional<String> given = situation.answer(question).map(Stamped::value);
+        Optional<PositionId> place =
+                Optional.of(ask.place()).filter(each -> !each.isEmpty()).map(PositionId::parse);
+        Optional<String> given = place.map(each -> situation.answerAt(question, each))
+                .orElseGet(() -> situation.answer(question))
+                .map(Stamped::value);
         List<Button> buttons = Answers.to(question).stream()
                 .map(answer -> new Button(
                         "answer",
@@ -59,13 +64,22 @@ class AskForms {
                         given.filter(answer::equals).isPresent()))
                 .toList();
         List<Form> forms = new ArrayList<>();
-        forms.add(new Form(hidden("answered", Fittings.UNIT, "question", question.name()), buttons, List.of(), ""));
+        Map<String, String> hidden = hidden("answered", Fittings.UNIT, "question", question.name());
+        place.ifPresent(each -> hidden.put("place", each.toString()));
+        forms.add(new Form(hidden, buttons, List.of(), ""));
         forms.addAll(more);
         String current = given.map(answer -> ofMethod("answer." + question + "." + answer))
                 .orElse("");
         return new AskView(
                 id(ask),
-                ofMethod("question." + question),
+                place.map(each -> words.say(
+                                "question.at",
+                                Map.of(
+                                        "question",
+                                        Argument.of(ofMethod("question." + question)),
+                                        "place",
+                                        new Argument.OfKey("place." + each))))
+                        .orElseGet(() -> ofMethod("question." + question)),
                 help("question." + question),
                 ask.answered(),
                 current,

@@ -56,7 +56,7 @@ final class AskViews {
     }
 
     private AskView question(Ask ask) {
-        Question question = Question.valueOf(ask.key());
+        Question question = Question.valueOf(ask.question());
         return switch (question) {
             case SNUG -> seat.snug(ask);
             case PARTS -> seat.parts(ask);

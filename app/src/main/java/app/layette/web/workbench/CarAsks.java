@@ -2,6 +2,7 @@ package app.layette.web.workbench;
 
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.FactCheck;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Stamped;
 import app.layette.core.entry.TeachItem;
@@ -156,7 +157,12 @@ final class CarAsks extends AskForms {
                         kind,
                         "belt",
                         name(seen.map(Fact.QuickCarSeen::belt)),
-                        options(Fact.BeltSort.class, "beltSort", true)));
+                        options(Fact.BeltSort.class, "beltSort", true)),
+                select(
+                        kind,
+                        "beltKind",
+                        name(seen.map(Fact.QuickCarSeen::beltKind)),
+                        options(Belt.Kind.class, "beltKind", true)));
         return new Form(hidden(kind, Fittings.UNIT), List.of(), inputs, words.say("submit.quickCar"));
     }
 
@@ -313,8 +319,9 @@ final class CarAsks extends AskForms {
 
     private AskView quantityPage(Ask ask, String quantity, String speaker) {
         String kind = "quantityRead";
-        String field = quantity.equals("GAP") ? "length" : "mass";
-        String hint = quantity.equals("GAP") ? "30 mm, 1 1/4 in" : "65 lb, 33 kg";
+        boolean mass = FactCheck.isMass(Fact.Quantity.valueOf(quantity));
+        String field = mass ? "mass" : "length";
+        String hint = words.say("hint.quantity." + quantity);
         Form form = new Form(
                 page(kind, "quantity", quantity, "speaker", speaker),
                 List.of(),

@@ -178,16 +178,33 @@ final class ChildAsks extends AskForms {
         Optional<Fact.ScreeningResult> chosen = situation
                 .newest(Fact.Screened.class)
                 .map(screened -> screened.value().result());
-        List<Button> plain = new ArrayList<>(buttons("result", Fact.ScreeningResult.class, "screening", chosen));
-        plain.remove(plain.size() - 1);
+        List<Button> plain = buttons("result", Fact.ScreeningResult.class, "screening", chosen).stream()
+                .filter(each -> !each.value().equals(Fact.ScreeningResult.PASSED.name())
+                        && !each.value().equals(Fact.ScreeningResult.NOT_OFFERED_CLINICIAN_INFORMED.name()))
+                .toList();
         Form byTap = new Form(told("screened", Fittings.RIDER), plain, List.of(), "");
+        boolean ofPassed =
+                Fact.ScreeningResult.PASSED.name().equals(typed.fields().get("result"));
+        ChildAsks passing = ofPassed ? this : new ChildAsks(plan, words, Typed.NOTHING);
+        ChildAsks informing = ofPassed ? new ChildAsks(plan, words, Typed.NOTHING) : this;
+        String model = situation
+                .label(Fact.Part.CARRIER)
+                .map(label -> label.value().model())
+                .orElse("");
+        Form passed = new Form(
+                told("screened", Fittings.RIDER, "result", Fact.ScreeningResult.PASSED.name()),
+                List.of(),
+                List.of(
+                        passing.input("screened", "restraint", "text", model, words.say("hint.model")),
+                        passing.input("screened", "on", "date", "", "")),
+                capital(words.say("screening.PASSED")));
         Form informed = new Form(
                 told("screened", Fittings.RIDER, "result", Fact.ScreeningResult.NOT_OFFERED_CLINICIAN_INFORMED.name()),
                 List.of(),
                 List.of(
-                        input("screened", "who", "text", "", words.say("hint.role")),
-                        input("screened", "on", "date", "", "")),
-                words.say("screening.NOT_OFFERED_CLINICIAN_INFORMED"));
+                        informing.input("screened", "who", "text", "", words.say("hint.role")),
+                        informing.input("screened", "on", "date", "", "")),
+                capital(words.say("screening.NOT_OFFERED_CLINICIAN_INFORMED")));
         String current = chosen.map(each -> words.say("screening." + each)).orElse("");
         return new AskView(
                 id(ask),
@@ -195,7 +212,7 @@ final class ChildAsks extends AskForms {
                 words.say("ask.SCREENING.help"),
                 ask.answered(),
                 current,
-                List.of(byTap, informed));
+                List.of(byTap, passed, informed));
     }
 
     AskView insert(Ask ask) {
@@ -230,7 +247,7 @@ final class ChildAsks extends AskForms {
         if (piece.lift().equals(Length.ZERO)) {
             return Optional.empty();
         }
-        return ShoulderAndSlots.in(situation.asIf(new Fact.InsertSet(Fittings.UNIT, piece.key(), in)))
+        return ShoulderAndSlots.in(situation.asIfInsert(piece, in))
                 .flatMap(there -> there.shoulder()
                         .map(height -> words.say(
                                 in ? "insert.with" : "insert.without",

@@ -257,10 +257,14 @@ class FittingController {
                 madeAt(fields),
                 howKnown(fact, fields),
                 uuid(fields.get("corrects")).orElse(null),
-                fact);
+                fact,
+                fields.containsKey("waited"));
     }
 
-    /** When it was made, for entries that waited in the browser; never in the future, and no older than a week. */
+    /**
+     * When it was made, for entries that waited in the browser: no older than a week, and not after now; a clock that is a
+     * few minutes fast is taken back to now.
+     */
     private OffsetDateTime madeAt(Map<String, String> fields) {
         String text = fields.getOrDefault("at", "").strip();
         if (text.isEmpty()) {
@@ -273,7 +277,7 @@ class FittingController {
                 throw RefusedEntryException.fields(
                         List.of(FieldProblem.outside("at", text, now.minusDays(LONGEST_WAIT_DAYS), now)));
             }
-            return at;
+            return at.isAfter(now) ? now : at;
         } catch (DateTimeException e) {
             throw RefusedEntryException.fields(List.of(new FieldProblem("at", text, "NOT_A_DATE", "", "")));
         }

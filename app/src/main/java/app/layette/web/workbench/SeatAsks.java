@@ -248,12 +248,17 @@ final class SeatAsks extends AskForms {
         Optional<Integer> set =
                 situation.newest(Fact.CrotchSet.class).map(each -> each.value().opening());
         List<Button> buttons = new ArrayList<>();
+        Optional<Mass> weight = situation.weight().map(Stamped::value);
         for (int opening = 1; opening <= Math.max(1, openings.size()); opening++) {
             int number = opening;
+            String name = say(opening == 1 ? "crotch.first" : "crotch.other", "opening", opening);
+            boolean fits = opening <= openings.size()
+                    && weight.filter(openings.get(opening - 1).weights()::contains)
+                            .isPresent();
             buttons.add(new Button(
                     "opening",
                     String.valueOf(opening),
-                    say(opening == 1 ? "crotch.first" : "crotch.other", "opening", opening),
+                    fits ? say("crotch.fits", "opening", name) : name,
                     "",
                     set.filter(each -> each == number).isPresent()));
         }

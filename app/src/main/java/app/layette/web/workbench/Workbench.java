@@ -67,6 +67,7 @@ public record Workbench(
             Optional<PlaceWhy> placeWhy,
             List<Due> coming,
             List<String> removal,
+            List<String> says,
             Optional<GoOn> goOn) {}
 
     /** Something that comes due, and when. */
@@ -98,8 +99,8 @@ public record Workbench(
     /** A view that can be looked at. */
     public record Tab(String view, String name, String shortcut, boolean current) {}
 
-    /** The setting to make, in words; {@code set} posts it. */
-    public record Advised(String title, List<String> sentences, List<String> waysOut) {}
+    /** The setting to make, in words, and one more reclined that is offered beside it; empty where none is. */
+    public record Advised(String title, List<String> sentences, String offered, List<String> waysOut) {}
 
     /** What to show: which step and ask are open, which view is up, and what was refused. */
     record Focus(

@@ -10,6 +10,7 @@ import app.layette.core.drawing.side.SideView;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Situation;
+import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.misuse.AsFound;
@@ -149,7 +150,10 @@ final class WorkbenchBuilder {
                 advised(key),
                 key == StepKey.PLACE ? PlaceWhy.of(plan, words, focus.picked()) : Optional.empty(),
                 coming(key),
-                key == StepKey.TEACH ? RemovalWords.of(plan.method(), words) : List.of(),
+                key == StepKey.TEACH ? RemovalWords.of(situation, words) : List.of(),
+                current.says().stream()
+                        .map(each -> words.say(each.message(), each.arguments()))
+                        .toList(),
                 goOn());
     }
 
@@ -181,6 +185,10 @@ final class WorkbenchBuilder {
                         .map(setting -> asSet ? said.isOn(setting) : said.setTo(setting))
                         .orElse(""),
                 sentences,
+                advice.offered()
+                        .flatMap(advice::setting)
+                        .map(setting -> words.say("advice.offered", Map.of("setting", Argument.of(said.isOn(setting)))))
+                        .orElse(""),
                 said.waysOut());
     }
 

@@ -111,8 +111,22 @@ public final class FactCheck {
         }
         if (fact instanceof Fact.QuantityRead read) {
             mass("mass", read.mass(), MassRange.SHEET);
-            length("length", read.length(), LengthRange.GAP);
+            length("length", read.length(), rangeOf(read.quantity()));
+            needed(isMass(read.quantity()) ? "mass" : "length", isMass(read.quantity()) ? read.mass() : read.length());
         }
+    }
+
+    /** The range that a length read on a page is taken in. */
+    public static LengthRange rangeOf(Fact.Quantity quantity) {
+        return quantity == Fact.Quantity.LENGTH_MAX ? LengthRange.BODY : LengthRange.GAP;
+    }
+
+    /** Whether a quantity of a page is a mass; else it is a length. */
+    public static boolean isMass(Fact.Quantity quantity) {
+        return switch (quantity) {
+            case GAP, HEAD_ROOM, LENGTH_MAX, BORROWED_SPACING -> false;
+            default -> true;
+        };
     }
 
     private void roll(Fact.RollPlaced roll) {

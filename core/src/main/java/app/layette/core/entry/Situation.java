@@ -372,7 +372,8 @@ public final class Situation {
     }
 
     private Optional<Fact> bare(Fact.LengthMeasured height) {
-        if (height.insert() == Fact.InsertState.BARE) {
+        boolean onChild = height.what() == Dimension.SHOULDER || height.what() == Dimension.CROWN;
+        if (height.insert() == Fact.InsertState.BARE || !onChild) {
             return Optional.of(height);
         }
         return knowsInsert()
@@ -401,6 +402,19 @@ public final class Situation {
     /** The same fitting as if this had just been seen or set, to ask the rules about it. It is never stored. */
     public Situation asIf(Fact fact) {
         return asIf(asIf(lastPlace() + 1, How.MEASURED, fact));
+    }
+
+    /**
+     * The same fitting as if a piece of the insert were in or out, heights on the child moved by its lift. It is never
+     * stored.
+     */
+    public Situation asIfInsert(InsertPiece piece, boolean in) {
+        List<Entry> kept = facts.entries().stream()
+                .map(entry -> entry.fact() instanceof Fact.LengthMeasured height && height.what() != Dimension.BODY
+                        ? bare(height).map(each -> entry.with(each)).orElse(entry)
+                        : entry)
+                .toList();
+        return new Situation(this, kept, carInstead, seatInstead).asIf(new Fact.InsertSet(unit.id(), piece.key(), in));
     }
 
     private int lastPlace() {

@@ -40,7 +40,7 @@ class DocumentsTest {
     void aSheetKeepsItsThreeStatesOfEvidenceAndWhereTheyCameFrom() {
         SeatSheet sheet = SheetReader.seat(THIMBLE);
         assertThat(sheet.limits().weightMin().value()).contains(Mass.ofPounds(5));
-        assertThat(sheet.limits().weightMin().value().orElseThrow().typed()).contains("4 lb");
+        assertThat(sheet.limits().weightMin().value().orElseThrow().typed()).contains("5 lb");
         assertThat(sheet.limits().weightMin().source()).hasValueSatisfying(source -> {
             assertThat(source.document()).isEqualTo("Thimble manual");
             assertThat(source.place()).isEqualTo("8");
