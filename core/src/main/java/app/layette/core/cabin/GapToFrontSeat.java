@@ -14,6 +14,7 @@ import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Length;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.Verdict;
 import java.util.Optional;
@@ -42,10 +43,14 @@ public final class GapToFrontSeat implements Rule {
         }
         boolean tapeIsLater = byTape.isPresent()
                 && (byEye.isEmpty() || byTape.get().seq() > byEye.get().seq());
-        return tapeIsLater
-                ? Verdict.judged(measured(situation, byTape.get().value().length()))
-                        .restingOn(byTape.get())
-                : Verdict.judged(seen(situation, byEye.get().value())).restingOn(byEye.get());
+        if (tapeIsLater) {
+            return Verdict.judged(measured(situation, byTape.get().value().length()))
+                    .restingOn(byTape.get());
+        }
+        Verdict.Judged seen =
+                Verdict.judged(seen(situation, byEye.get().value())).restingOn(byEye.get());
+        boolean onlyTold = seen.passes() && !Question.GAP.isPassedBy(byEye.get().how());
+        return onlyTold ? Verdict.open(AnsweredByEye.TOLD_ONLY) : seen;
     }
 
     /** What is asked here; empty when a manual that has a say was not read. */
