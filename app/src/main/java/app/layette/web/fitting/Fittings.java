@@ -279,7 +279,10 @@ public class Fittings {
         row.show(new FittingRow.Overview(
                 plan.state(),
                 plan.run().current().map(step -> step.key().name()).orElse(null),
-                plan.gate().blocking().size(),
+                // What was handed over is not held up by what time has done since: that comes due instead.
+                plan.state() == FittingState.HANDED_OVER
+                        ? 0
+                        : plan.gate().blocking().size(),
                 plan.dates().stream()
                         .map(event -> event.earliest().orElse(event.on()))
                         .filter(day -> day.isAfter(plan.situation().today()))

@@ -262,7 +262,7 @@ class FittingsDatabaseTest extends DatabaseTest {
         String thimble = Examples.text("sheets/wrenfold-thimble.json");
         Author ilse = new Author("ilse", Author.Role.LEAD);
         assertThat(shelf.takeIn(point, thimble, ilse)).hasToString("wrenfold-thimble 3");
-        assertThatThrownBy(() -> shelf.takeIn(point, thimble.replace("\"30 lb\"", "\"35 lb\""), ilse))
+        assertThatThrownBy(() -> shelf.takeIn(point, thimble.replace("\"29 lb\"", "\"35 lb\""), ilse))
                 .isInstanceOf(RefusedDocumentException.class)
                 .hasMessageContaining("higher");
         shelf.takeIn(point, thimble.replace("\"wrenfold-thimble\"", "\"walk-in-seat\""), MARIT);

@@ -23,7 +23,7 @@ import java.util.function.Function;
 final class Changed {
     private static final Author TRAINEE = new Author("pim", Author.Role.TRAINEE);
     private static final List<How> OTHERWISE_KNOWN = List.of(
-            How.TOLD, new How(How.Kind.ESTIMATED, ""), new How(How.Kind.SIMULATED, ""), How.manual("12"), How.manual(""));
+            How.TOLD, new How(How.Kind.ESTIMATED, ""), How.manual(""));
     private static final int LONG_AGO_DAYS = 45;
 
     /** One mutation, with its name for a report. */
@@ -80,7 +80,6 @@ final class Changed {
                 fitting.entries(), at, at(entry, entry.at().minusDays(LONG_AGO_DAYS), null))));
         add(name + " by a wrong clock", fitting -> fitting.with(replaced(
                 fitting.entries(), at, at(entry, entry.at(), entry.at().plusDays(2)))));
-        add(name + " by a trainee", fitting -> fitting.with(replaced(fitting.entries(), at, by(entry, TRAINEE))));
         if (entry.fact() instanceof Fact.Answered answered) {
             for (String other : Answers.to(answered.question())) {
                 Fact said = new Fact.Answered(answered.of(), answered.question(), other, answered.place());
@@ -151,6 +150,9 @@ final class Changed {
     }
 
     private void aroundIt(Fitting fitting) {
+        int middle = fitting.entries().size() / 2;
+        Entry byTrainee = by(fitting.entries().get(middle), TRAINEE);
+        add("by a trainee", each -> each.with(replaced(each.entries(), middle, byTrainee)));
         add("another rider", each -> new Fitting(each.practice(), each.sheets(), List.of("r1", "r2"), each.entries(), each.today()));
         for (int days : new int[] {31, 200}) {
             LocalDate later = fitting.today().plusDays(days);

@@ -3,10 +3,12 @@ package app.layette.benchmarks.gate;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.UnusableEntriesException;
 import app.layette.core.gate.Gate;
+import app.layette.core.gate.Required;
 import app.layette.core.gate.RuleBook;
 import app.layette.formats.json.LayetteJson;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.concurrent.Callable;
@@ -99,9 +101,9 @@ public final class GateComparison implements Callable<Integer> {
 
     /** Judges it both ways; true where both let it through. */
     private boolean judge(Fitting fitting, String name) {
-        Gate gate;
+        boolean opens;
         try {
-            gate = gate(fitting);
+            opens = opens(fitting);
         } catch (UnusableEntriesException e) {
             // Corrects what is not there, or was withdrawn: no server takes it.
             return false;
@@ -113,30 +115,39 @@ public final class GateComparison implements Callable<Integer> {
             leftOut.increment();
             return false;
         }
-        boolean opens = gate != null && gate.isOpen();
         if (opens && plain == PlainChecker.Answer.SHUT) {
             wronglyOpened.increment();
             disagreements.add("wrongly opened: " + name + "; against it: " + checker.against());
         }
         if (!opens && plain == PlainChecker.Answer.OPEN) {
             wronglyShut.increment();
-            disagreements.add("wrongly shut: " + name + "; "
-                    + (gate == null
-                            ? "no method"
-                            : gate.blocking().stream()
-                                    .map(each -> each.conclusion() + " " + each.state() + " "
-                                            + each.findings().stream().map(f -> f.reason()).toList())
-                                    .toList()));
+            disagreements.add("wrongly shut: " + name + "; " + blocking(fitting));
         }
         return opens && plain == PlainChecker.Answer.OPEN;
     }
 
-    private static Gate gate(Fitting fitting) {
-        Situation situation =
-                Situation.of(fitting.practice(), fitting.sheets(), fitting.record(), fitting.today());
+    private static Situation situation(Fitting fitting) {
+        return Situation.of(fitting.practice(), fitting.sheets(), fitting.record(), fitting.today());
+    }
+
+    /** Whether the gate is open; the first conclusion that does not stand settles it. */
+    private static boolean opens(Fitting fitting) {
+        Situation situation = situation(fitting);
         return situation
                 .method()
-                .map(method -> Gate.judge(RuleBook.shipped(), situation, method))
-                .orElse(null);
+                .filter(method -> Required.by(method).stream()
+                        .allMatch(each -> Gate.judge(each, RuleBook.shipped(), situation)
+                                .passed()))
+                .isPresent();
+    }
+
+    private static List<String> blocking(Fitting fitting) {
+        Situation situation = situation(fitting);
+        return situation
+                .method()
+                .map(method -> Gate.judge(RuleBook.shipped(), situation, method).blocking().stream()
+                        .map(each -> each.conclusion() + " " + each.state())
+                        .toList())
+                .orElse(List.of("no method"));
     }
 }

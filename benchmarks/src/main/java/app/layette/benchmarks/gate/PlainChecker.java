@@ -337,7 +337,7 @@ final class PlainChecker {
     }
 
     private long ageDays(LocalDate day) {
-        return ChronoUnit.DAYS.between(born().born(), day);
+        return born() == null ? 0 : ChronoUnit.DAYS.between(born().born(), day);
     }
 
     private void child(List<String> wrong, Method method) {

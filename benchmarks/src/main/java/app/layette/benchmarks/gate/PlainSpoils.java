@@ -46,18 +46,28 @@ final class PlainSpoils {
         LOOKS.put("ROLL", "OTHER_SEAT OTHER_CAR");
     }
 
+    private static final Map<String, Set<String>> STANDING_STILL = new HashMap<>();
+    private static final Map<String, Set<String>> TURNING = new HashMap<>();
+
+    static {
+        LOOKS.forEach((look, acts) -> {
+            STANDING_STILL.put(look, Set.of(acts.split(" ")));
+            Set<String> more = new HashSet<>(List.of(acts.split(" ")));
+            if (ONLY_WHERE_IT_TURNS.contains(look)) {
+                more.add("HARNESS_OPENED");
+            }
+            TURNING.put(look, more);
+        });
+    }
+
     private PlainSpoils() {}
 
     /** Every act after which this look does not count any more. */
     static Set<String> of(String look, boolean turns) {
-        String acts = LOOKS.get(look);
+        Set<String> acts = (turns ? TURNING : STANDING_STILL).get(look);
         if (acts == null) {
             throw new IllegalArgumentException("Nothing is written down about " + look);
         }
-        Set<String> all = new HashSet<>(List.of(acts.split(" ")));
-        if (turns && ONLY_WHERE_IT_TURNS.contains(look)) {
-            all.add("HARNESS_OPENED");
-        }
-        return all;
+        return acts;
     }
 }

@@ -56,6 +56,9 @@ public final class Required {
     }
 
     private static List<Method> columns(List<String> heading) {
+        if (!heading.get(0).equals("conclusion")) {
+            throw damaged("has the heading " + heading.get(0) + " where the conclusions stand");
+        }
         List<Method> columns = heading.subList(1, heading.size()).stream()
                 .map(name -> constant(Method.class, name))
                 .toList();

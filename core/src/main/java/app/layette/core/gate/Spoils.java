@@ -18,7 +18,7 @@ import java.util.Set;
  */
 public final class Spoils {
     /** On which restraints a row counts. */
-    private enum Where {
+    enum Where {
         ANYWHERE,
         TURNING_BASE
     }
