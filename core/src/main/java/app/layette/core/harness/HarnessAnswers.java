@@ -61,7 +61,8 @@ public final class HarnessAnswers {
         boolean tooLight = from.value().isPresent()
                 && weight.filter(each -> each.isLessThan(from.value().get())).isPresent();
         Finding.Builder finding = tooLight
-                ? Finding.of(SUIT_5, Weight.STOP, "tooLightForShortest")
+                // What is felt here decides; the figure only says to feel it twice.
+                ? Finding.of(SUIT_5, Weight.ADVISE, "tooLightForShortest")
                         .with("from", from.value().get())
                         .with("weight", weight.get())
                 : Finding.of(SUIT_5, Weight.HOLDS, "snug");
@@ -158,6 +159,10 @@ public final class HarnessAnswers {
 
         /** None was seen: right where the sheet does not say that there is one. */
         private static Verdict.Judged noneSeen(Evidence<Boolean> clip) {
+            if (!clip.isLooked()) {
+                return Verdict.judged(
+                        Finding.of(HAR_8, Weight.NOT_KNOWN, "clipNotLooked").changedBy("SEAT_MANUAL"));
+            }
             boolean missing = clip.value().isPresent();
             return Verdict.judged(
                     Finding.of(HAR_8, missing ? Weight.FIX : Weight.HOLDS, missing ? "clipMissing" : "noClip")

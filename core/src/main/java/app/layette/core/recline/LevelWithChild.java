@@ -93,6 +93,11 @@ public final class LevelWithChild implements Rule {
         if (answer.equals("DIFFER")) {
             return Verdict.judged(Finding.of(REC_3, Weight.FIX, "sidesDiffer").changedBy("LEVEL_GROUND"));
         }
+        if (answer.equals("ONE_ONLY") && indicator.sides() == null) {
+            // Whether the other one fell off or never was there stands in the seat manual.
+            return Verdict.judged(
+                    Finding.of(REC_3, Weight.NOT_KNOWN, "sidesNotLooked").changedBy("SEAT_MANUAL"));
+        }
         boolean missing = answer.equals("ONE_ONLY") && indicator.sides() == Indicator.Sides.BOTH;
         return Verdict.judged(
                 Finding.of(REC_3, missing ? Weight.FIX : Weight.HOLDS, missing ? "otherSideMissing" : "sidesAlike")

@@ -103,15 +103,17 @@ public record Indicator(
     }
 
     /**
-     * The band for a child.
+     * The band for a child; empty when none covers it, or two different ones do.
      *
      * @param ageDays days since birth; empty where nobody knows, which lies only in bands for every age
      */
     public Optional<Band> bandFor(Mass weight, OptionalLong ageDays) {
-        return bands.stream()
+        List<Band> here = bands.stream()
                 .filter(band ->
                         band.weights().contains(weight) && band.ageMonths().contains(ageDays))
-                .findFirst();
+                .distinct()
+                .toList();
+        return here.size() == 1 ? Optional.of(here.get(0)) : Optional.empty();
     }
 
     /** Whether a reading passes by this seat's own criterion. */

@@ -40,15 +40,17 @@ public record InsertPiece(String key, String name, Length lift, List<Band> bands
     }
 
     /**
-     * What the sheet says at this weight and age; empty when no band covers them.
+     * What the sheet says at this weight and age; empty when no band covers them, or two that say different things.
      *
      * @param ageDays days since birth; empty while nobody said when the child was born
      */
     public Optional<Use> useAt(Mass weight, OptionalLong ageDays) {
-        return bands.stream()
+        List<Use> uses = bands.stream()
                 .filter(band ->
                         band.weights().contains(weight) && band.ageMonths().contains(ageDays))
                 .map(Band::use)
-                .findFirst();
+                .distinct()
+                .toList();
+        return uses.size() == 1 ? Optional.of(uses.get(0)) : Optional.empty();
     }
 }

@@ -58,13 +58,16 @@ public final class HandleForDriving implements Rule {
                 .map(allowed -> allowed.contains(position) ? Permission.ALLOWED : Permission.NOT_ALLOWED)
                 .orElse(Permission.NOT_KNOWN);
         // A lay-flat carrier's own word on its handle stands beside the list of positions.
-        Optional<Permission> lying = situation
-                .seat()
-                .filter(seat -> seat.kind() == SeatKind.LAY_FLAT)
-                .flatMap(seat -> seat.layFlat().handle().value())
-                .map(only -> only == position ? Permission.ALLOWED : Permission.NOT_ALLOWED);
-        if (lying.isPresent()) {
-            bySheet = bySheet == Permission.NOT_KNOWN && !sheet.isLooked() ? lying.get() : bySheet.and(lying.get());
+        if (situation.seat().filter(seat -> seat.kind() == SeatKind.LAY_FLAT).isPresent()) {
+            Optional<HandlePosition> lying =
+                    situation.seat().flatMap(seat -> seat.layFlat().handle().value());
+            if (lying.isPresent()) {
+                Permission byWord = lying.get() == position ? Permission.ALLOWED : Permission.NOT_ALLOWED;
+                bySheet = sheet.isLooked() ? bySheet.and(byWord) : byWord;
+            } else if (sheet.value().filter(list -> list.size() > 1).isPresent()) {
+                // Which of several it is when lying flat, nobody has looked up.
+                bySheet = bySheet.and(Permission.NOT_KNOWN);
+            }
         }
         List<Said> pages = pages(situation, position);
         if (pages.isEmpty()) {

@@ -105,20 +105,22 @@ public final class HeadRoom implements Rule {
     }
 
     private static Optional<Room> room(Situation situation) {
-        Optional<Room> byTape = situation
-                .crown()
-                .flatMap(crown -> situation
-                        .seat()
-                        .flatMap(seat -> seat.shell().top().value())
-                        .map(top -> new Room(
-                                top.isLessThan(crown.value()) ? Length.ZERO : top.minus(crown.value()),
-                                Optional.empty(),
-                                crown,
-                                false)));
         Optional<Room> byEye = situation
                 .answer(Question.HEAD_ROOM)
                 .filter(answer -> Question.HEAD_ROOM.isPassedBy(answer.how()))
                 .map(HeadRoom::seen);
+        Optional<Stamped<Length>> crown = situation.crown();
+        Optional<Length> top =
+                situation.seat().flatMap(seat -> seat.shell().top().value());
+        if (crown.isPresent() && top.isEmpty()) {
+            // A later tape that nobody can reckon with must not bring an earlier look back.
+            return byEye.filter(eye -> eye.look().seq() > crown.get().seq());
+        }
+        Optional<Room> byTape = crown.map(height -> new Room(
+                top.get().isLessThan(height.value()) ? Length.ZERO : top.get().minus(height.value()),
+                Optional.empty(),
+                height,
+                false));
         return byTape.filter(tape -> byEye.isEmpty()
                         || tape.look().seq() > byEye.get().look().seq())
                 .or(() -> byEye);

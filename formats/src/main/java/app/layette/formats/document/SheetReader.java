@@ -54,6 +54,14 @@ public final class SheetReader {
                 agree(place + "lengthMax", mode.lengthMax(), sheet.limits().lengthMax());
             }
         }
+        sheet.layFlat().handle().value().ifPresent(lying -> {
+            if (sheet.handle().value().filter(list -> !list.contains(lying)).isPresent()) {
+                throw RefusedDocumentException.because(
+                        "/layFlat/handle",
+                        lying.toString(),
+                        "allowed is one of " + sheet.handle().value().get());
+            }
+        });
         if (sheet.weightMin().value().isPresent()
                 && sheet.weightMax().value().isPresent()
                 && sheet.weightMax()

@@ -1,0 +1,218 @@
+package app.layette.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.layette.core.entry.Act;
+import app.layette.core.entry.Answers;
+import app.layette.core.entry.Entry;
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.FittingRecord;
+import app.layette.core.entry.How;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Sheets;
+import app.layette.core.entry.Situation;
+import app.layette.core.gate.Gate;
+import app.layette.core.gate.RuleBook;
+import app.layette.core.measure.Mass;
+import app.layette.core.seat.SeatSheet;
+import app.layette.core.vehicle.VehicleSheet;
+import app.layette.formats.document.CaseDocument;
+import app.layette.formats.document.RefusedDocumentException;
+import app.layette.formats.document.SheetReader;
+import app.layette.formats.json.LayetteJson;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * What is taken away never opens a gate that is shut: no passing answer, measure or look, and no field of a sheet. Taking
+ * away a change, an order or a failed answer may.
+ */
+class RemovalNeverOpensTest {
+    private static final int SHUT = 24;
+
+    private static Stream<String> ready() {
+        return Examples.files("cases").stream()
+                .map(Path::getFileName)
+                .map(Path::toString)
+                .filter(name -> name.startsWith("ready"))
+                .map(name -> name.replace(".json", ""));
+    }
+
+    /** A fitting that is shut, and why. */
+    private record Shut(String why, SeatSheet seat, VehicleSheet car, List<Entry> entries, Entry failed) {}
+
+    @ParameterizedTest
+    @MethodSource("ready")
+    void ofAReadyFittingThatSomethingShut(String name) {
+        CaseDocument ready = Examples.read(name);
+        Map<String, SeatSheet> seats = without(name, "seatSheets", SheetReader::seat);
+        Map<String, VehicleSheet> cars = without(name, "vehicleSheets", SheetReader::vehicle);
+        Random random = new Random(name.hashCode());
+        List<String> opened = new ArrayList<>();
+        int removals = 0;
+        for (Shut shut : shut(ready, random)) {
+            if (isOpen(ready, shut.seat(), shut.car(), shut.entries())) {
+                continue;
+            }
+            for (Map.Entry<String, SeatSheet> seat : seats.entrySet()) {
+                removals++;
+                if (isOpen(ready, seat.getValue(), shut.car(), shut.entries())) {
+                    opened.add(shut.why() + ", the seat sheet without " + seat.getKey());
+                }
+            }
+            for (Map.Entry<String, VehicleSheet> car : cars.entrySet()) {
+                removals++;
+                if (isOpen(ready, shut.seat(), car.getValue(), shut.entries())) {
+                    opened.add(shut.why() + ", the vehicle sheet without " + car.getKey());
+                }
+            }
+            for (Entry entry : shut.entries()) {
+                if (entry != shut.failed() && isPassingLook(entry.fact())) {
+                    removals++;
+                    List<Entry> less = new ArrayList<>(shut.entries());
+                    less.remove(entry);
+                    if (isOpen(ready, shut.seat(), shut.car(), less)) {
+                        opened.add(shut.why() + ", without " + entry.fact());
+                    }
+                }
+            }
+        }
+        assertThat(removals).isGreaterThan(SHUT);
+        assertThat(opened).isEmpty();
+    }
+
+    /** Answers, measures and looks that change nothing by being made. */
+    private static boolean isPassingLook(Fact fact) {
+        return fact instanceof Fact.Answered answered && answered.question() != Question.SUPPORT
+                || fact instanceof Fact.LevelRead
+                || fact instanceof Fact.ShoulderSeen
+                || fact instanceof Fact.ChildDescribed
+                || fact instanceof Fact.Screened
+                || fact instanceof Fact.LengthMeasured length && length.what() != Fact.Dimension.BODY;
+    }
+
+    private static List<Shut> shut(CaseDocument ready, Random random) {
+        List<Shut> all = new ArrayList<>();
+        SeatSheet seat = ready.sheets().seats().get(0);
+        VehicleSheet car = ready.sheets().cars().get(0);
+        List<Entry> entries = ready.record().entries();
+        Entry last = entries.get(entries.size() - 1);
+        for (int i = 0; i < entries.size(); i++) {
+            Entry entry = entries.get(i);
+            if (entry.fact() instanceof Fact.Answered answered) {
+                for (String other : Answers.to(answered.question())) {
+                    Entry said = saying(
+                            entry,
+                            new Fact.Answered(answered.of(), answered.question(), other, answered.place()),
+                            entry.how());
+                    all.add(new Shut(answered.question() + " " + other, seat, car, with(entries, i, said), said));
+                }
+                Entry told = saying(entry, entry.fact(), How.TOLD);
+                all.add(new Shut(answered.question() + " told", seat, car, with(entries, i, told), told));
+            }
+            if (entry.fact() instanceof Fact.Weighed) {
+                for (double grams : new double[] {1500, 2300, 2700, 6200, 9800, 14_500}) {
+                    Entry said = saying(entry, new Fact.Weighed("r1", Mass.ofGrams(grams)), entry.how());
+                    all.add(new Shut("weight " + grams, seat, car, with(entries, i, said), said));
+                }
+            }
+            if (entry.fact() instanceof Fact.CrotchSet
+                    || entry.fact() instanceof Fact.HandleSet
+                    || entry.fact() instanceof Fact.Taught) {
+                List<Entry> less = new ArrayList<>(entries);
+                less.remove(i);
+                all.add(new Shut("without " + entry.fact(), seat, car, less, null));
+            }
+        }
+        for (Act act : Act.values()) {
+            List<Entry> more = new ArrayList<>(entries);
+            more.add(new Entry(
+                    UUID.randomUUID(),
+                    last.seq() + 1,
+                    last.seq(),
+                    last.at(),
+                    last.by(),
+                    How.MEASURED,
+                    null,
+                    new Fact.Acted("u1", act)));
+            all.add(new Shut("then " + act, seat, car, more, null));
+        }
+        java.util.Collections.shuffle(all, random);
+        return all.subList(0, Math.min(SHUT, all.size()));
+    }
+
+    private static Entry saying(Entry entry, Fact fact, How how) {
+        return new Entry(entry.id(), entry.seq(), entry.seen(), entry.at(), entry.by(), how, null, fact);
+    }
+
+    private static List<Entry> with(List<Entry> entries, int at, Entry other) {
+        List<Entry> others = new ArrayList<>(entries);
+        others.set(at, other);
+        return others;
+    }
+
+    private static boolean isOpen(CaseDocument ready, SeatSheet seat, VehicleSheet car, List<Entry> entries) {
+        FittingRecord record =
+                new FittingRecord(ready.record().riders(), ready.record().units(), entries);
+        Situation situation =
+                Situation.of(ready.practice(), new Sheets(List.of(seat), List.of(car)), record, ready.date());
+        return situation
+                .method()
+                .filter(method ->
+                        Gate.judge(RuleBook.shipped(), situation, method).isOpen())
+                .isPresent();
+    }
+
+    /** The sheet without each of its fields in turn. */
+    private static <S> Map<String, S> without(String name, String field, Function<String, S> reading) {
+        JsonNode document = LayetteJson.strict().readTree(Examples.text("cases/" + name + ".json"));
+        String file = document.get(field).get(0).asString();
+        JsonNode sheet = LayetteJson.strict().readTree(Examples.text("cases/" + file));
+        List<String> places = new ArrayList<>();
+        fields(sheet, "", places);
+        Map<String, S> all = new LinkedHashMap<>();
+        for (String place : places) {
+            ObjectNode copy = (ObjectNode) sheet.deepCopy();
+            int last = place.lastIndexOf('/');
+            ((ObjectNode) (last == 0 ? copy : copy.at(place.substring(0, last)))).remove(place.substring(last + 1));
+            try {
+                all.put(place, reading.apply(copy.toString()));
+            } catch (RefusedDocumentException e) {
+                // Needed: no sheet comes in without it.
+            }
+        }
+        return all;
+    }
+
+    private static void fields(JsonNode node, String path, List<String> places) {
+        if (node instanceof ObjectNode object) {
+            for (Map.Entry<String, JsonNode> field : object.properties()) {
+                String place = path + "/" + field.getKey();
+                boolean kept = field.getKey().equals("source")
+                        || place.startsWith("/documents")
+                        || place.startsWith("/shell/outline")
+                        || place.contains("frontSeat");
+                if (!kept) {
+                    places.add(place);
+                    fields(field.getValue(), place, places);
+                }
+            }
+        } else if (node instanceof ArrayNode array) {
+            for (int i = 0; i < array.size(); i++) {
+                fields(array.get(i), path + "/" + i, places);
+            }
+        }
+    }
+}
