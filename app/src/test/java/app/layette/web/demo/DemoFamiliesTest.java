@@ -157,7 +157,7 @@ class DemoFamiliesTest {
             Bastian  | OPEN                    | -
             Ida      | OPEN                    | -
             Otto     | OPEN                    | -
-            Philippa | OPEN                    | SLOT:FAILED
+            Philippa | OPEN                    | INSERT:FAILED SLOT:FAILED
             Ottilie  | HANDED_OVER             | WEIGHT:NOT_KNOWN SLOT_IN_REACH:NOT_KNOWN
             Caspian  | LEFT_WITH_OPEN_FINDINGS | GAP:FAILED
             """)

@@ -50,7 +50,7 @@ class CabinIT {
         try (Desk desk = new Desk(app.address(), 390, 844)) {
             desk.signIn("marit").page().click("text=Bastian");
             assertThat(desk.title()).isEqualTo("Harness the child");
-            desk.tap("Thin clothes only").tap("Snug").tap("At the armpits").tap("Nothing");
+            desk.tap("Nothing").tap("Thin clothes only").tap("Snug").tap("At the armpits");
             assertThat(desk.title()).isEqualTo("Route the belt");
             assertThat(desk.page().textContent("#now")).contains("not buckled yet", "Do not tip the carrier");
             assertThat(desk.page().textContent("svg.view-belt"))
@@ -79,9 +79,9 @@ class CabinIT {
             desk.tap("Tightened").tap("It stayed").tap("Round the lap part").tap("All feet on the cushion");
             desk.tap("Less than an inch");
             assertThat(desk.title()).isEqualTo("Harness the child");
-            desk.tap("Thin clothes only").tap("Snug").tap("Flat, head the other way");
+            desk.tap("Nothing").tap("Thin clothes only").tap("Snug").tap("Flat, head the other way");
             assertThat(desk.page().textContent("#findings")).contains("lies the other way");
-            desk.tap("Flat on the back").tap("Nothing");
+            desk.tap("Flat on the back");
             assertThat(desk.title()).isEqualTo("Teach-back");
             desk.page().click("text=The family’s page");
             assertThat(desk.page().textContent("main")).contains("Flat on the back", "End straps off the lap part");
@@ -100,15 +100,17 @@ class CabinIT {
                     .contains("Second row, middle; its belt is free");
             choose(desk);
             desk.tap("The car is ready");
-            desk.tap("Thin clothes only")
+            desk.tap("Nothing")
+                    .tap("Thin clothes only")
                     .tap("Snug")
                     .tap("At the armpits")
-                    .tap("Flat on the back")
-                    .tap("Nothing");
+                    .tap("Flat on the back");
             desk.tap("Both fittings hooked")
                     .tap("The one of that place")
+                    .tap("The one of that place")
                     .tap("Tightened")
-                    .tap("It stayed");
+                    .tap("It stayed")
+                    .tap("Whole on");
             desk.tap("Less than an inch");
             assertThat(desk.title()).isEqualTo("Handle and gap");
             desk.tap("Towards the head end: allowed");

@@ -179,6 +179,7 @@ class HarnessIT {
                                     .minusDays(2)
                                     .toString());
             desk.page().fill("[name=gestationDays]", "39+0");
+            desk.page().fill("[name=birthWeight]", "7 lb 3 oz");
             desk.page().fill("[name=mass]", "7 lb 1 oz");
             desk.page().fill("[name=length]", "50 cm");
             desk.page().selectOption("[name=seat]", "wrenfold-thimble");
@@ -189,10 +190,10 @@ class HarnessIT {
             assertThat(desk.page().locator("#run .step").count()).isEqualTo(5);
             desk.tap("No").tap("No order");
             desk.step("Harness the child")
+                    .tap("Nothing")
                     .tap("Thin clothes only")
                     .tap("Snug")
-                    .tap("At the armpits")
-                    .tap("Nothing");
+                    .tap("At the armpits");
             desk.step("Teach-back").tap("Done by the caregiver").tap("Done by the caregiver");
             desk.step("Hand over");
             desk.tap("Given, and understood");

@@ -19,6 +19,7 @@ final class Walk {
         desk.page().fill("[name=childName]", child);
         desk.page().fill("[name=born]", TODAY.minusDays(9).toString());
         desk.page().fill("[name=gestationDays]", "39+1");
+        desk.page().fill("[name=birthWeight]", "6 lb 12 oz");
         desk.page().fill("[name=mass]", "6");
         desk.page().fill("[name=length]", "19 1/2 in");
         desk.page().selectOption("[name=seat]", "wrenfold-thimble");
@@ -69,7 +70,7 @@ final class Walk {
     }
 
     static void childIn(Desk desk) {
-        desk.tap("Thin clothes only").tap("Snug").tap("At the armpits").tap("Nothing");
+        desk.tap("Nothing").tap("Thin clothes only").tap("Snug").tap("At the armpits");
         desk.tap("Carrier is on").tap("Clicked, held");
     }
 
@@ -79,9 +80,10 @@ final class Walk {
             desk.tap("Done by the caregiver");
         }
         desk.step("Inch test").tap("Less than an inch");
-        desk.step("Harness the child").tap("Snug").tap("At the armpits");
+        desk.step("Leg and indicators").tap("All show locked");
+        desk.step("Harness the child").tap("Thin clothes only").tap("Snug").tap("At the armpits");
         desk.step("Carrier on").tap("Clicked, held");
-        desk.step("Level, child in").tap("Bubble between the lines");
+        desk.step("Level, child in").tap("Bubble between the lines").tap("Both sides alike");
         desk.step("Handle and gap").tap("Up: allowed").tap("A flat hand or more");
     }
 
@@ -99,7 +101,7 @@ final class Walk {
         seatAndChild(desk);
         carAndBase(desk);
         childIn(desk);
-        desk.tap("Bubble between the lines");
+        desk.tap("Bubble between the lines").tap("Both sides alike");
         desk.tap("Up: allowed").tap("A flat hand or more");
         teachAndCheckAgain(desk);
         desk.tap("Given, and understood");

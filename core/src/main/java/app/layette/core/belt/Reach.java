@@ -24,6 +24,7 @@ public record Reach(Way way, Length need, double marginMm) {
     private static final double TAKEN_UP_MM = 20;
     private static final double BUCKLED_LAST_MM = 50;
     private static final double COMFORTABLE_MM = 60;
+    private static final double HUNDREDTHS = 100;
 
     /** Routing and order. */
     public enum Way {
@@ -40,11 +41,13 @@ public record Reach(Way way, Length need, double marginMm) {
         TOO_SHORT
     }
 
+    /** In hundredths of a millimetre, as every length is compared. */
     public Answer answer() {
-        if (marginMm < 0) {
+        long margin = Math.round(marginMm * HUNDREDTHS);
+        if (margin < 0) {
             return Answer.TOO_SHORT;
         }
-        return marginMm < COMFORTABLE_MM ? Answer.JUST : Answer.REACHES;
+        return margin < COMFORTABLE_MM * HUNDREDTHS ? Answer.JUST : Answer.REACHES;
     }
 
     /**
@@ -65,17 +68,18 @@ public record Reach(Way way, Length need, double marginMm) {
                 .value()
                 .filter(plate -> plate == Belt.LatchPlate.SEWN_ON)
                 .isPresent();
-        return sewnOn ? apart(lap, belt, route) : together(lap, belt, route);
+        boolean lapOnly =
+                belt.kind().value().filter(kind -> kind == Belt.Kind.LAP_ONLY).isPresent();
+        return sewnOn && !lapOnly ? apart(lap, belt, route) : together(lap, belt, route, lapOnly);
     }
 
     /** One belt that runs through its plate. */
-    private static List<Reach> together(double lap, Belt belt, BaselessRoute route) {
-        Optional<Length> available = belt.available().value();
+    private static List<Reach> together(double lap, Belt belt, BaselessRoute route, boolean lapOnly) {
+        Optional<Length> available =
+                belt.available().value().or(() -> lapOnly ? belt.lapAvailable().value() : Optional.empty());
         if (available.isEmpty()) {
             return List.of();
         }
-        boolean lapOnly =
-                belt.kind().value().filter(kind -> kind == Belt.Kind.LAP_ONLY).isPresent();
         List<Reach> ways = new ArrayList<>();
         shoulders(belt, route, lapOnly).forEach((way, shoulder) -> {
             double need = lap + shoulder + spare(way);

@@ -51,6 +51,9 @@ public final class BaseFitsCarrier implements Rule {
         return base.get().setUp() == null
                 ? Verdict.judged(Finding.of(CND_8, Weight.HOLDS, "belongs")
                         .with("model", model)
+                        .with(
+                                "base",
+                                base.get().name() == null ? model : base.get().name())
                         .from(bases))
                 : setUp(situation);
     }

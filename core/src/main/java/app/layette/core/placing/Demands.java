@@ -27,7 +27,7 @@ public final class Demands {
     public static Demand child(String name, SeatSheet seat, CabinAnswers answers, VehicleSheet car) {
         List<Demand.Way> ways = answers.answers().stream()
                 .filter(each -> each.answer() == Permission.ALLOWED)
-                .map(each -> way(each.place(), each.method(), car))
+                .map(each -> way(each.place(), each.method(), seat, car))
                 .toList();
         return new Demand(name, ways, seat.shell().width());
     }
@@ -49,7 +49,7 @@ public final class Demands {
         return new Demand(name, ways, Optional.empty());
     }
 
-    private static Demand.Way way(PositionId place, Method method, VehicleSheet car) {
+    private static Demand.Way way(PositionId place, Method method, SeatSheet seat, VehicleSheet car) {
         Set<PositionId> takes = new HashSet<>(Set.of(place));
         Set<String> uses = new HashSet<>();
         if (method == Method.LAY_FLAT) {
@@ -62,7 +62,33 @@ public final class Demands {
         } else {
             uses.addAll(anchors(place, car));
         }
+        seat.shell().width().ifPresent(width -> uses.addAll(coveredBuckles(place, width, car)));
         return new Demand.Way(place, Optional.of(method), takes, uses);
+    }
+
+    /** A restraint wider than its place covers a neighbour's buckle that stands on its side: nobody can buckle there. */
+    private static Set<String> coveredBuckles(PositionId place, Length width, VehicleSheet car) {
+        boolean wider = car.position(place)
+                .flatMap(position -> position.width().value())
+                .filter(width::isMoreThan)
+                .isPresent();
+        if (!wider) {
+            return Set.of();
+        }
+        Set<String> covered = new HashSet<>();
+        for (SeatingPosition other : car.positions()) {
+            int apart = other.id().side().ordinal() - place.side().ordinal();
+            Side towards = apart < 0 ? Side.RIGHT : Side.LEFT;
+            boolean beside = other.id().row() == place.row() && Math.abs(apart) == 1;
+            if (beside
+                    && other.buckleSide()
+                            .value()
+                            .filter(side -> side == towards)
+                            .isPresent()) {
+                covered.add(belt(other.id()));
+            }
+        }
+        return covered;
     }
 
     private static String belt(PositionId place) {
