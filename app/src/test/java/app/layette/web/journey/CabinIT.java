@@ -57,7 +57,7 @@ class CabinIT {
                     .contains("reaches buckled last", "too short buckled first");
             desk.isAccessible("belt");
             desk.fitsItsWidth("belt");
-            desk.tap("round behind the shell").tap("The one of that place");
+            desk.tap("round behind the shell").tap("The one of that place").goOn();
             desk.tap("Tightened").tap("It stayed").tap("Whole on the cushion").tap("Less than an inch");
             assertThat(desk.title()).isEqualTo("Level, child in");
             desk.tap("Ball wholly inside").tap("Up: allowed").tap("A flat hand or more");

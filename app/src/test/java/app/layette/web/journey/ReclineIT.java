@@ -77,9 +77,9 @@ class ReclineIT {
             desk.signIn("marit");
             Walk.begin(desk, "R-1", "Gudrun");
             Walk.seatAndChild(desk);
-            desk.tap("Second row, right: Base with lower anchors")
-                    .tap("Level, along and across")
-                    .tap("The car is ready");
+            desk.tap("Second row, right: Base with lower anchors");
+            Walk.baseLabel(desk);
+            desk.tap("Level, along and across").tap("The car is ready");
             Reading seen = Reading.OUTSIDE_RECLINED;
             int looks = 0;
             while (seen != Reading.INSIDE && looks < 3) {

@@ -51,6 +51,7 @@ class WholeFittingIT {
             assertThat(desk.page().textContent("#run"))
                     .contains("Route the belt")
                     .doesNotContain("Hook both anchors");
+            Walk.baseLabel(desk);
             desk.tap("Level, along and across")
                     .tap("The car is ready")
                     .tap("2 ·")

@@ -19,6 +19,8 @@ import java.util.stream.Collectors;
  * @param steps in the order in which they are to be done
  */
 public record Run(List<Step> steps) {
+    private static final String WAITS_FOR_PLACE = "open.PLACE";
+
     public Run {
         steps = List.copyOf(steps);
     }
@@ -80,9 +82,16 @@ public record Run(List<Step> steps) {
         Set<ConclusionState.State> states = key.serves().stream()
                 .map(gate::state)
                 .flatMap(Optional::stream)
+                .filter(state -> !isForLater(key, state))
                 .map(ConclusionState::state)
                 .collect(Collectors.toSet());
         return new Step(key, state(states, asks), asks, says);
+    }
+
+    /** What waits for the place is no business of a step before it: a base has a label once there is to be a base. */
+    private static boolean isForLater(StepKey key, ConclusionState state) {
+        return key.compareTo(StepKey.PLACE) < 0
+                && state.waitsFor().filter(WAITS_FOR_PLACE::equals).isPresent();
     }
 
     private static Step.State state(Set<ConclusionState.State> states, List<Ask> asks) {
