@@ -262,6 +262,11 @@ class OnceWrongTest {
             List<String> wanted = texts(expected.get("steps"));
             assertThat(run.stream().filter(wanted::contains).toList()).isEqualTo(wanted);
         }
+        expected.path("stepStates")
+                .properties()
+                .forEach(each -> assertThat(step(plan, each.getKey()).state())
+                        .as(each.getKey())
+                        .hasToString(each.getValue().asString()));
         expected.path("asks").properties().forEach(each -> {
             List<String> asks = step(plan, each.getKey()).asks().stream()
                     .map(ask -> (ask.kind() + " " + ask.key()).strip())
