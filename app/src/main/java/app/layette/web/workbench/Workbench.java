@@ -68,6 +68,7 @@ public record Workbench(
             List<Due> coming,
             List<String> removal,
             List<String> says,
+            String saysPicture,
             Optional<GoOn> goOn) {}
 
     /** Something that comes due, and when. */

@@ -20,6 +20,7 @@ import app.layette.core.run.Phase;
 import app.layette.core.run.Step;
 import app.layette.core.run.StepKey;
 import app.layette.core.stance.Stance;
+import app.layette.formats.svg.ClipPicture;
 import app.layette.formats.svg.StancePicture;
 import app.layette.formats.svg.SvgWriter;
 import app.layette.formats.wording.Wording;
@@ -45,6 +46,8 @@ import java.util.stream.Stream;
 
 /** Puts the workbench of one fitting together: the run, the open step, the drawing, the findings. */
 final class WorkbenchBuilder {
+    private static final String LOCKING_CLIP = "says.lockingClip";
+
     private final Fittings.Planned fitting;
     private final FittingPlan plan;
     private final Situation situation;
@@ -154,6 +157,7 @@ final class WorkbenchBuilder {
                 current.says().stream()
                         .map(each -> words.say(each.message(), each.arguments()))
                         .toList(),
+                current.says().stream().anyMatch(each -> each.message().equals(LOCKING_CLIP)) ? ClipPicture.svg() : "",
                 goOn());
     }
 

@@ -61,15 +61,17 @@ public final class LevelWithChild implements Rule {
             return new Verdict.Stale(level.get().seq());
         }
         Optional<Verdict> sides = sides(situation, here);
-        if (sides.isPresent() && !(sides.get() instanceof Verdict.Judged alike && alike.passes())) {
-            return sides.get();
-        }
         Verdict.Judged verdict = GroundLevel.worth(situation) == GroundLevel.Worth.FINAL
                 ? Verdict.judged(judge(level.get().value().reading(), here)
                         .from(indicator)
                         .changedBy("DEVICE"))
                 : onSlope(situation, level.get(), here);
         Verdict.Judged resting = verdict.restingOn(level.get());
+        boolean alike = sides.isEmpty() || sides.get() instanceof Verdict.Judged judged && judged.passes();
+        if (!alike) {
+            // A reading that is out is said at once; one that passes waits for the other side.
+            return resting.passes() ? sides.get() : resting;
+        }
         return situation
                         .answer(Question.SIDES)
                         .filter(answer -> sides.isPresent())
