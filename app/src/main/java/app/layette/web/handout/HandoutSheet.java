@@ -13,7 +13,6 @@ import app.layette.core.fitting.FittingState;
 import app.layette.core.harness.HarnessAnswers;
 import app.layette.core.placing.CabinAnswers;
 import app.layette.core.run.SheetSays;
-import app.layette.core.run.StepKey;
 import app.layette.core.seat.InsertPiece;
 import app.layette.formats.svg.SvgWriter;
 import app.layette.formats.wording.Wording;
@@ -24,7 +23,6 @@ import app.layette.web.paper.PaperSize;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 
 /**
  * The family's page, in one language: their settings, each ride, each month, what comes next. Until the fitting is handed
@@ -44,18 +42,6 @@ public record HandoutSheet(
         String paper,
         Wording words) {
     private static final int RIDE_LINES = 4;
-    private static final List<StepKey> FAMILY_STEPS = List.of(
-            StepKey.ROUTE_BELT, StepKey.LEG_AND_WINDOWS, StepKey.LEVEL_CHILD, StepKey.HARNESS, StepKey.HANDLE_AND_GAP);
-    /** What a family needs of the sheet's own words for a ride; the rest was the technician's. */
-    private static final Set<String> FOR_THE_FAMILY = Set.of(
-            "says.guides",
-            "says.flatOrder",
-            "says.legIndicator",
-            "says.windows",
-            "says.indicator",
-            "says.turn",
-            "says.snugTestWords",
-            "says.handle");
 
     /** One of the family's settings. */
     public record Setting(String name, String value) {}
@@ -79,9 +65,7 @@ public record HandoutSheet(
                     .strip());
         }
         each.addAll(ride(plan.method(), words));
-        FAMILY_STEPS.stream()
-                .flatMap(step -> SheetSays.at(step, plan.situation()).stream())
-                .filter(saying -> FOR_THE_FAMILY.contains(saying.message()))
+        SheetSays.forTheFamily(plan.situation())
                 .forEach(saying -> each.add(words.say(saying.message(), saying.arguments())));
         return new HandoutSheet(
                 words.say("handout.title", Map.of("child", Argument.of(fitting.childName()))),

@@ -69,6 +69,7 @@ class QuickController {
         Wording words = viewing.wording(user);
         ModelAndView page = new ModelAndView("quick/quick");
         page.addObject("seats", shelf.seats(user.pointId()));
+        page.addObject("words", words);
         page.addObject(
                 "typed", Map.of("family", family, "weight", weight, "seat", seat, "shows", shows, "alone", alone));
         if (family.isBlank() && weight.isBlank() && seat.isBlank()) {

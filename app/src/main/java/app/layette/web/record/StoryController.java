@@ -125,7 +125,9 @@ class StoryController {
                         Map.of(
                                 "profile", Argument.of(practice.profile().name()),
                                 "version", Argument.of(practice.profile().version()),
-                                "law", Argument.of(practice.lawCountry().orElse("?")))));
+                                "law",
+                                        Argument.of(practice.lawCountry()
+                                                .orElseGet(() -> words.say("record.lawNotKnown"))))));
         return "record/story";
     }
 

@@ -68,6 +68,7 @@ public record Workbench(
             List<Due> coming,
             List<String> removal,
             List<String> says,
+            String saysTitle,
             String saysPicture,
             Optional<GoOn> goOn) {}
 

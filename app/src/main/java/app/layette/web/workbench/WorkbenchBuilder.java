@@ -17,6 +17,7 @@ import app.layette.core.misuse.AsFound;
 import app.layette.core.placing.CabinAnswers;
 import app.layette.core.recline.ReclineAdvice;
 import app.layette.core.run.Phase;
+import app.layette.core.run.SheetSays;
 import app.layette.core.run.Step;
 import app.layette.core.run.StepKey;
 import app.layette.core.stance.Stance;
@@ -46,8 +47,6 @@ import java.util.stream.Stream;
 
 /** Puts the workbench of one fitting together: the run, the open step, the drawing, the findings. */
 final class WorkbenchBuilder {
-    private static final String LOCKING_CLIP = "says.lockingClip";
-
     private final Fittings.Planned fitting;
     private final FittingPlan plan;
     private final Situation situation;
@@ -157,7 +156,8 @@ final class WorkbenchBuilder {
                 current.says().stream()
                         .map(each -> words.say(each.message(), each.arguments()))
                         .toList(),
-                current.says().stream().anyMatch(each -> each.message().equals(LOCKING_CLIP)) ? ClipPicture.svg() : "",
+                words.say("says.title"),
+                current.says().stream().anyMatch(each -> each.isAbout(SheetSays.LOCKING_CLIP)) ? ClipPicture.svg() : "",
                 goOn());
     }
 
@@ -203,7 +203,9 @@ final class WorkbenchBuilder {
         return plan.run()
                 .current()
                 .filter(next -> offers && next.key() != current.key())
-                .map(next -> new GoOn(next.key().name(), words.say("step." + next.key())));
+                .map(next -> new GoOn(
+                        next.key().name(),
+                        words.say("goOn", Map.of("step", new Argument.OfKey("step." + next.key())))));
     }
 
     /** Some steps are done otherwise by another method. */

@@ -15,9 +15,16 @@ import java.util.Map;
  * @param sources where they stand
  */
 public record Saying(String message, Map<String, Argument> arguments, List<Source> sources) {
+    private static final String PREFIX = "says.";
+
     public Saying {
         arguments = Map.copyOf(arguments);
         sources = List.copyOf(sources);
+    }
+
+    /** Whether it is this one, by its name without the prefix. */
+    public boolean isAbout(String name) {
+        return message.equals(PREFIX + name);
     }
 
     static Saying of(String key, Evidence<?> from, Object... namesAndValues) {
@@ -25,6 +32,6 @@ public record Saying(String message, Map<String, Argument> arguments, List<Sourc
         for (int i = 0; i < namesAndValues.length; i += 2) {
             arguments.put((String) namesAndValues[i], Argument.of(namesAndValues[i + 1]));
         }
-        return new Saying("says." + key, arguments, from.source().map(List::of).orElse(List.of()));
+        return new Saying(PREFIX + key, arguments, from.source().map(List::of).orElse(List.of()));
     }
 }

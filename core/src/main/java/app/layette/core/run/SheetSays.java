@@ -33,12 +33,21 @@ import app.layette.core.vehicle.VehicleSheet;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * The words of the sheets at the step where they are needed: which guides, how many feet, what shows that a leg is locked.
  * Only what the chosen method uses is said, and nothing that nobody has looked up.
  */
 public final class SheetSays {
+    /** The saying that a locking clip is what locks the belt. */
+    public static final String LOCKING_CLIP = "lockingClip";
+
+    private static final List<StepKey> FAMILY_STEPS = List.of(
+            StepKey.ROUTE_BELT, StepKey.LEG_AND_WINDOWS, StepKey.LEVEL_CHILD, StepKey.HARNESS, StepKey.HANDLE_AND_GAP);
+    private static final Set<String> FOR_THE_FAMILY =
+            Set.of("guides", "flatOrder", "legIndicator", "windows", "indicator", "turn", "snugTestWords", "handle");
+
     private final Situation situation;
     private final Method method;
     private final List<Saying> says = new ArrayList<>();
@@ -58,6 +67,14 @@ public final class SheetSays {
         sheet.place(step);
         sheet.securing(step);
         return List.copyOf(sheet.says);
+    }
+
+    /** What a family needs of the sheets' words for each ride; the rest was the technician's. */
+    public static List<Saying> forTheFamily(Situation situation) {
+        return FAMILY_STEPS.stream()
+                .flatMap(step -> at(step, situation).stream())
+                .filter(saying -> FOR_THE_FAMILY.stream().anyMatch(saying::isAbout))
+                .toList();
     }
 
     /** How it comes out again, where the sheet says so in its own words. */
@@ -172,6 +189,10 @@ public final class SheetSays {
             situation.position().ifPresent(position -> {
                 say("anchorSpacing", position.anchorSpacing());
                 sayKey("headRestraint", "sheet.headRestraint", position.headRestraint());
+                position.accessBehind()
+                        .value()
+                        .ifPresent(free ->
+                                says.add(Saying.of(free ? "accessBehind" : "noAccessBehind", position.accessBehind())));
             });
         }
         if (step == StepKey.GROUND) {
@@ -330,7 +351,7 @@ public final class SheetSays {
         boolean clip =
                 method.isByBelt() && lock.filter(each -> each == Lock.NOTHING).isPresent();
         if (clip) {
-            says.add(Saying.of("lockingClip", Evidence.notLooked()));
+            says.add(Saying.of(LOCKING_CLIP, Evidence.notLooked()));
         }
         if (seat().carBed().endStraps().value().orElse(false)) {
             says.add(Saying.of("endStraps", seat().carBed().endStraps()));

@@ -76,6 +76,31 @@ class ReachTest {
                 .containsExactly(Way.AMERICAN);
     }
 
+    /** No shoulder part, so that the sewn-on plate leaves one belt: by its whole length, or by that of its lap part. */
+    @ParameterizedTest
+    @CsvSource({"1200, , REACHES", ", 1200, REACHES", ", 1000, TOO_SHORT"})
+    void aLapOnlyBeltWithASewnOnPlateHasItsNumber(Double whole, Double lap, Answer answer) {
+        Belt belt = new Belt(
+                stated(Belt.Kind.LAP_ONLY),
+                null,
+                stated(Belt.LatchPlate.SEWN_ON),
+                null,
+                whole == null ? null : stated(mm(whole)),
+                stated(mm(405)),
+                stated(mm(256)),
+                null,
+                lap == null ? null : stated(mm(lap)),
+                null);
+        assertThat(way(Reach.of(belt, ROUTE), Way.AMERICAN).answer()).isEqualTo(answer);
+    }
+
+    /** A margin of less than half a hundredth of a millimetre is none. */
+    @ParameterizedTest
+    @CsvSource({"-0.004, JUST", "-0.006, TOO_SHORT", "59.996, REACHES", "59.99, JUST"})
+    void marginsCompareInHundredths(double margin, Answer answer) {
+        assertThat(new Reach(Way.AMERICAN, mm(1000), margin).answer()).isEqualTo(answer);
+    }
+
     @Test
     void aSewnOnPlateOfUnknownPartsAndAnUnknownLengthSayNothing() {
         assertThat(Reach.of(belt(3000, Belt.Kind.LAP_SHOULDER, Belt.LatchPlate.SEWN_ON), ROUTE))

@@ -5,6 +5,7 @@ import static app.layette.core.fixture.SeatSheetBuilder.stated;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.core.entry.Method;
+import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Said;
 import app.layette.core.fixture.FittingBuilder;
@@ -22,6 +23,8 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class SeatingTest {
     private static final PositionId LEFT = new PositionId(2, Side.LEFT);
@@ -78,6 +81,25 @@ class SeatingTest {
                 demand("three", 480, at(MIDDLE), at(LEFT)));
         assertThat(Seating.solve(wide, Map.of(2, mm(1400))).arrangements()).isEmpty();
         assertThat(Seating.solve(wide, Map.of(2, mm(1440))).arrangements()).isNotEmpty();
+    }
+
+    /** CAB-13: a restraint wider than its place covers a neighbour's buckle where that stands on its side. */
+    @ParameterizedTest
+    @CsvSource({"500, RIGHT, true", "500, LEFT, false", "440, RIGHT, false", "0, RIGHT, false"})
+    void aWideRestraintCoversTheBuckleBesideIt(double seatWidth, Side buckle, boolean covers) {
+        FittingBuilder fitting = FittingBuilder.ready();
+        fitting.seat.width = seatWidth == 0 ? Evidence.notLooked() : stated(mm(seatWidth));
+        fitting.car.width = stated(mm(450));
+        fitting.car.buckleSide = stated(buckle);
+        fitting.car.more.add(fitting.car.another(MIDDLE));
+        VehicleSheet car = fitting.car.build();
+        CabinAnswers answers = CabinAnswers.of(fitting.plan().situation().asIfIn(car));
+        Demand child = Demands.child("child", fitting.seat.build(), answers, car);
+        Way outboard = child.ways().stream()
+                .filter(way -> way.place().equals(RIGHT))
+                .findFirst()
+                .orElseThrow();
+        assertThat(outboard.uses().contains(MIDDLE + " belt")).isEqualTo(covers);
     }
 
     @Test
