@@ -34,6 +34,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -609,15 +610,7 @@ class EveryFieldIsReadTest {
                 "\"noodle\",\"diameter\":\"65 mm\",\"softness\":\"firm\"",
                 "\"noodleTriangle\",\"diameter\":\"65 mm\",\"softness\":\"firm\"")) {
             ObjectNode rolled = document(from);
-            ArrayNode entries = (ArrayNode) rolled.get("fitting").get("entries");
-            ObjectNode last = (ObjectNode) entries.get(entries.size() - 1).deepCopy();
-            last.put("id", java.util.UUID.randomUUID().toString());
-            last.put("seq", entries.size() + 1);
-            last.put("seen", entries.size());
-            last.set(
-                    "fact",
-                    LayetteJson.strict().readTree("{\"kind\":\"rollPlaced\",\"of\":\"u1\",\"roll\":" + roll + "}"));
-            entries.add(last);
+            append(rolled, "{\"kind\":\"rollPlaced\",\"of\":\"u1\",\"roll\":" + roll + "}");
             all.add(rolled);
             ObjectNode allowed = rolled.deepCopy();
             for (String each : List.of("towel", "noodle", "noodleTriangle")) {
@@ -634,19 +627,19 @@ class EveryFieldIsReadTest {
             all.add(other);
         }
         if (question.equals("feet")) {
-            ArrayNode entries = (ArrayNode) other.get("fitting").get("entries");
-            ObjectNode last = (ObjectNode) entries.get(entries.size() - 1).deepCopy();
-            last.put("id", java.util.UUID.randomUUID().toString());
-            last.put("seq", entries.size() + 1);
-            last.put("seen", entries.size());
-            last.set(
-                    "fact",
-                    LayetteJson.strict()
-                            .readTree(
-                                    "{\"kind\":\"answered\",\"of\":\"u1\",\"question\":\"feet\",\"answer\":\"PAST_END\"}"));
-            entries.add(last);
+            append(other, "{\"kind\":\"answered\",\"of\":\"u1\",\"question\":\"feet\",\"answer\":\"PAST_END\"}");
             all.add(other);
         }
+    }
+
+    private static void append(ObjectNode document, String fact) {
+        ArrayNode entries = (ArrayNode) document.get("fitting").get("entries");
+        ObjectNode last = (ObjectNode) entries.get(entries.size() - 1).deepCopy();
+        last.put("id", UUID.randomUUID().toString());
+        last.put("seq", entries.size() + 1);
+        last.put("seen", entries.size());
+        last.set("fact", LayetteJson.strict().readTree(fact));
+        entries.add(last);
     }
 
     private static boolean change(ObjectNode document, String question, String answer) {

@@ -3,6 +3,7 @@ package app.layette.formats;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.layette.core.evidence.Permission;
 import app.layette.core.finding.Finding;
 import app.layette.core.fitting.DatedEvent;
 import app.layette.core.fitting.FittingPlan;
@@ -296,7 +297,7 @@ class OnceWrongTest {
             return;
         }
         List<String> places = CabinAnswers.of(plan.situation()).answers().stream()
-                .filter(each -> each.answer() != app.layette.core.evidence.Permission.NOT_ALLOWED)
+                .filter(each -> each.answer() != Permission.NOT_ALLOWED)
                 .map(OnceWrongTest::written)
                 .toList();
         assertThat(places).containsSubsequence(texts(expected.get("places")));

@@ -22,6 +22,7 @@ import app.layette.formats.document.SheetReader;
 import app.layette.formats.json.LayetteJson;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -149,7 +150,7 @@ class RemovalNeverOpensTest {
                     new Fact.Acted("u1", act)));
             all.add(new Shut("then " + act, seat, car, more, null));
         }
-        java.util.Collections.shuffle(all, random);
+        Collections.shuffle(all, random);
         return all.subList(0, Math.min(SHUT, all.size()));
     }
 

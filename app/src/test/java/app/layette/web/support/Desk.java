@@ -22,6 +22,10 @@ import java.util.regex.Pattern;
 /** A person at a screen: signs in, taps what is shown, and keeps an eye on what the browser complains about. */
 public final class Desk implements AutoCloseable {
     private static final int MOST_TABS = 150;
+    private static final String LEAVES_THE_PAGE = "() => { const it = document.activeElement;"
+            + " const form = it.closest('form');"
+            + " return it.matches('a[href]:not([href^=\"#\"])')"
+            + " || it.matches('button') && form !== null && !form.matches('[hx-post], [hx-get]'); }";
 
     public static final String PASSWORD = "thread-and-thimble";
     private static final List<String> FLAGS = List.of(
@@ -139,9 +143,13 @@ public final class Desk implements AutoCloseable {
     /** By keys alone: Tab to what is called so, then Enter. */
     public Desk press(String name) {
         reach(name);
+        boolean leaves = (Boolean) page.evaluate(LEAVES_THE_PAGE);
+        if (leaves) {
+            // The old page is still complete for a moment after the key: only its going away tells.
+            page.evaluate("() => { window.pressedHere = true; }");
+        }
         page.keyboard().press("Enter");
-        page.waitForLoadState();
-        page.waitForFunction("() => document.readyState === 'complete'");
+        page.waitForFunction("() => !window.pressedHere && document.readyState === 'complete'");
         return this;
     }
 

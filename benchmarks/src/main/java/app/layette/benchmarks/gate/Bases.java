@@ -69,7 +69,8 @@ final class Bases {
     Bases(Path examples) {
         this.examples = examples;
         for (String name : CASES) {
-            all.add(base(name.equals("ready") ? "base-flexible-anchors" : name.substring(6), name, sheet -> {}, e -> e));
+            all.add(base(
+                    name.equals("ready") ? "base-flexible-anchors" : name.substring(6), name, sheet -> {}, e -> e));
         }
         all.add(base("belt-tension-panel", "ready-belt-lock-off", Bases::withPanel, Bases::throughThePanel));
         all.add(base("rigid-leg-slide", "ready-rotating-base", Bases::withoutTurning, Bases::withoutTurning));
@@ -91,7 +92,8 @@ final class Bases {
     private static List<Entry> throughThePanel(List<Entry> entries) {
         return entries.stream()
                 .map(entry -> entry.fact() instanceof Fact.Answered answered && answered.question() == Question.LOCK_OFF
-                        ? Fitting.saying(entry, new Fact.Answered(entry.fact().of(), Question.PANEL, "CLOSED_AND_LOCKED"))
+                        ? Fitting.saying(
+                                entry, new Fact.Answered(entry.fact().of(), Question.PANEL, "CLOSED_AND_LOCKED"))
                         : entry)
                 .toList();
     }
@@ -202,7 +204,8 @@ final class Bases {
                 if (named || place.equals("/formatVersion") || field.getKey().equals("source")) {
                     continue;
                 }
-                boolean evidence = field.getValue() instanceof ObjectNode said && (said.has("stated") || said.has("silent"));
+                boolean evidence =
+                        field.getValue() instanceof ObjectNode said && (said.has("stated") || said.has("silent"));
                 if (evidence) {
                     says(sheet, (ObjectNode) field.getValue(), place, all);
                 }
@@ -217,20 +220,31 @@ final class Bases {
 
     private static void says(ObjectNode sheet, ObjectNode evidence, String place, Map<String, String> all) {
         int last = place.lastIndexOf('/');
-        put(all, sheet, place + " missing", parent -> parent.remove(place.substring(last + 1)), place.substring(0, last));
+        put(
+                all,
+                sheet,
+                place + " missing",
+                parent -> parent.remove(place.substring(last + 1)),
+                place.substring(0, last));
         JsonNode stated = evidence.get("stated");
         if (stated != null) {
-            put(all, sheet, place + " silent", here -> {
-                here.removeAll();
-                here.put("silent", "manual 1–90");
-            }, place);
+            put(
+                    all,
+                    sheet,
+                    place + " silent",
+                    here -> {
+                        here.removeAll();
+                        here.put("silent", "manual 1–90");
+                    },
+                    place);
             for (Object other : others(stated)) {
                 put(all, sheet, place + " " + other, here -> here.putPOJO("stated", other), place);
             }
         }
     }
 
-    private static void put(Map<String, String> all, ObjectNode sheet, String name, Consumer<ObjectNode> change, String at) {
+    private static void put(
+            Map<String, String> all, ObjectNode sheet, String name, Consumer<ObjectNode> change, String at) {
         ObjectNode copy = sheet.deepCopy();
         JsonNode here = at.isEmpty() ? copy : copy.at(at);
         change.accept((ObjectNode) here);

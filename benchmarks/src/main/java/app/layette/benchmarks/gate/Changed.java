@@ -6,24 +6,28 @@ import app.layette.core.entry.Author;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Sheets;
 import app.layette.core.entry.Withdrawals;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
+import app.layette.core.practice.Practice;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator;
 import app.layette.core.vehicle.PositionId;
+import app.layette.core.vehicle.Side;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 
 /** Everything single that can go otherwise in a fitting; each of these is one mutation. */
 final class Changed {
     private static final Author TRAINEE = new Author("pim", Author.Role.TRAINEE);
-    private static final List<How> OTHERWISE_KNOWN = List.of(
-            How.TOLD, new How(How.Kind.ESTIMATED, ""), How.manual(""));
+    private static final List<How> OTHERWISE_KNOWN = List.of(How.TOLD, new How(How.Kind.ESTIMATED, ""), How.manual(""));
     private static final int LONG_AGO_DAYS = 45;
 
     /** One mutation, with its name for a report. */
@@ -57,15 +61,14 @@ final class Changed {
             var seat = base.seats().get(i);
             add(
                     "seat sheet " + i,
-                    fitting -> fitting.with(new app.layette.core.entry.Sheets(
-                            List.of(seat), fitting.sheets().cars())));
+                    fitting -> fitting.with(
+                            new Sheets(List.of(seat), fitting.sheets().cars())));
         }
         for (int i = 1; i < base.cars().size(); i++) {
             var car = base.cars().get(i);
             add(
                     "vehicle sheet " + i,
-                    fitting -> fitting.with(new app.layette.core.entry.Sheets(
-                            fitting.sheets().seats(), List.of(car))));
+                    fitting -> fitting.with(new Sheets(fitting.sheets().seats(), List.of(car))));
         }
     }
 
@@ -76,20 +79,28 @@ final class Changed {
             add(name + " " + how.kind(), fitting -> fitting.with(replaced(fitting.entries(), at, known(entry, how))));
         }
         add(name + " unseen", fitting -> fitting.with(replaced(fitting.entries(), at, seen(entry, 0))));
-        add(name + " long ago", fitting -> fitting.with(replaced(
-                fitting.entries(), at, at(entry, entry.at().minusDays(LONG_AGO_DAYS), null))));
-        add(name + " by a wrong clock", fitting -> fitting.with(replaced(
-                fitting.entries(), at, at(entry, entry.at(), entry.at().plusDays(2)))));
+        add(
+                name + " long ago",
+                fitting -> fitting.with(
+                        replaced(fitting.entries(), at, at(entry, entry.at().minusDays(LONG_AGO_DAYS), null))));
+        add(
+                name + " by a wrong clock",
+                fitting -> fitting.with(replaced(
+                        fitting.entries(), at, at(entry, entry.at(), entry.at().plusDays(2)))));
         if (entry.fact() instanceof Fact.Answered answered) {
             for (String other : Answers.to(answered.question())) {
                 Fact said = new Fact.Answered(answered.of(), answered.question(), other, answered.place());
-                add(name + " " + other, fitting -> fitting.with(replaced(fitting.entries(), at, Fitting.saying(entry, said))));
+                add(
+                        name + " " + other,
+                        fitting -> fitting.with(replaced(fitting.entries(), at, Fitting.saying(entry, said))));
             }
         }
         if (Withdrawals.isAllowedFor(entry.fact())) {
             add(
                     name + " withdrawn",
-                    fitting -> fitting.with(followed(fitting, correcting(entry, new Fact.Withdrawn(entry.fact().of())))));
+                    fitting -> fitting.with(followed(
+                            fitting,
+                            correcting(entry, new Fact.Withdrawn(entry.fact().of())))));
         }
     }
 
@@ -113,17 +124,54 @@ final class Changed {
         then(last, new Fact.LengthMeasured("r1", Fact.Dimension.BODY, Length.ofCentimetres(95), null));
         then(last, new Fact.LengthMeasured("u1", Fact.Dimension.MOVEMENT, Length.ofMillimetres(25.4), null));
         then(last, new Fact.LengthMeasured("u1", Fact.Dimension.GAP, Length.ofMillimetres(4), null));
-        then(last, new Fact.Ordered("r1", Fact.OrderKind.FLAT, "paediatrician", base.day(), base.day().plusDays(9)));
-        then(last, new Fact.Ordered("r1", Fact.OrderKind.SEMI_RECLINED, "paediatrician", base.day(), base.day().plusDays(9)));
+        then(
+                last,
+                new Fact.Ordered(
+                        "r1",
+                        Fact.OrderKind.FLAT,
+                        "paediatrician",
+                        base.day(),
+                        base.day().plusDays(9)));
+        then(
+                last,
+                new Fact.Ordered(
+                        "r1",
+                        Fact.OrderKind.SEMI_RECLINED,
+                        "paediatrician",
+                        base.day(),
+                        base.day().plusDays(9)));
         then(last, new Fact.Ordered("r1", Fact.OrderKind.FLAT, null, null, null));
         then(last, new Fact.Screened("u1", Fact.ScreeningResult.NOT_PASSED, null, base.day(), null));
-        then(last, new Fact.QuickCarSeen("u1", "Another", new PositionId(2, app.layette.core.vehicle.Side.RIGHT), null, null, null, null, null, null, null, null));
-        then(last, new Fact.Placed("u1", new PositionId(1, app.layette.core.vehicle.Side.RIGHT), method(fitting)));
+        then(
+                last,
+                new Fact.QuickCarSeen(
+                        "u1",
+                        "Another",
+                        new PositionId(2, Side.RIGHT),
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null));
+        then(last, new Fact.Placed("u1", new PositionId(1, Side.RIGHT), method(fitting)));
         for (Entry entry : fitting.entries()) {
             if (entry.fact() instanceof Fact.Weighed) {
                 Entry other = correcting(entry, new Fact.Weighed("r1", Mass.ofGrams(3150)));
                 add("weight corrected", each -> each.with(followed(each, other)));
-                Entry told = known(new Entry(UUID.randomUUID(), 0 + entry.seq(), 0, last.at(), last.by(), How.TOLD, null, entry.fact()), How.TOLD);
+                Entry told = known(
+                        new Entry(
+                                UUID.randomUUID(),
+                                0 + entry.seq(),
+                                0,
+                                last.at(),
+                                last.by(),
+                                How.TOLD,
+                                null,
+                                entry.fact()),
+                        How.TOLD);
                 add("weight told later", each -> each.with(followed(each, told)));
             }
             if (entry.fact() instanceof Fact.LabelRead label) {
@@ -136,13 +184,13 @@ final class Changed {
         }
     }
 
-    private static app.layette.core.entry.Method method(Fitting fitting) {
+    private static Method method(Fitting fitting) {
         return fitting.entries().stream()
                 .map(Entry::fact)
                 .filter(Fact.Placed.class::isInstance)
                 .map(each -> ((Fact.Placed) each).method())
                 .reduce((first, second) -> second)
-                .orElse(app.layette.core.entry.Method.BASE_BELT);
+                .orElse(Method.BASE_BELT);
     }
 
     private void then(Entry last, Fact fact) {
@@ -153,13 +201,33 @@ final class Changed {
         int middle = fitting.entries().size() / 2;
         Entry byTrainee = by(fitting.entries().get(middle), TRAINEE);
         add("by a trainee", each -> each.with(replaced(each.entries(), middle, byTrainee)));
-        add("another rider", each -> new Fitting(each.practice(), each.sheets(), List.of("r1", "r2"), each.entries(), each.today()));
+        add(
+                "another rider",
+                each -> new Fitting(each.practice(), each.sheets(), List.of("r1", "r2"), each.entries(), each.today()));
         for (int days : new int[] {31, 200}) {
             LocalDate later = fitting.today().plusDays(days);
             add("in " + days + " days", each -> each.on(later));
         }
-        add("law of nobody", each -> new Fitting(new app.layette.core.practice.Practice(each.practice().profile(), java.util.Optional.empty(), each.practice().zone()), each.sheets(), each.riders(), each.entries(), each.today()));
-        add("law elsewhere", each -> new Fitting(new app.layette.core.practice.Practice(each.practice().profile(), "JP", each.practice().zone()), each.sheets(), each.riders(), each.entries(), each.today()));
+        add(
+                "law of nobody",
+                each -> new Fitting(
+                        new Practice(
+                                each.practice().profile(),
+                                Optional.empty(),
+                                each.practice().zone()),
+                        each.sheets(),
+                        each.riders(),
+                        each.entries(),
+                        each.today()));
+        add(
+                "law elsewhere",
+                each -> new Fitting(
+                        new Practice(
+                                each.practice().profile(), "JP", each.practice().zone()),
+                        each.sheets(),
+                        each.riders(),
+                        each.entries(),
+                        each.today()));
     }
 
     // Entries.
@@ -181,32 +249,89 @@ final class Changed {
         List<Entry> all = new ArrayList<>(fitting.entries());
         int last = all.isEmpty() ? 0 : all.get(all.size() - 1).seq();
         all.add(new Entry(
-                more.id(), last + 1, last, more.at(), more.by(), more.how(), more.corrects(), more.fact(), more.arrived(), more.waited()));
+                more.id(),
+                last + 1,
+                last,
+                more.at(),
+                more.by(),
+                more.how(),
+                more.corrects(),
+                more.fact(),
+                more.arrived(),
+                more.waited()));
         return all;
     }
 
     static Entry then(How how, Entry last, Fact fact) {
-        return new Entry(UUID.randomUUID(), last.seq() + 1, last.seq(), last.at().plusSeconds(20), last.by(), how, null, fact);
+        return new Entry(
+                UUID.randomUUID(), last.seq() + 1, last.seq(), last.at().plusSeconds(20), last.by(), how, null, fact);
     }
 
     private static Entry correcting(Entry entry, Fact fact) {
         return new Entry(
-                UUID.randomUUID(), entry.seq(), entry.seen(), entry.at().plusSeconds(40), entry.by(), entry.how(), entry.id(), fact);
+                UUID.randomUUID(),
+                entry.seq(),
+                entry.seen(),
+                entry.at().plusSeconds(40),
+                entry.by(),
+                entry.how(),
+                entry.id(),
+                fact);
     }
 
     static Entry known(Entry entry, How how) {
-        return new Entry(entry.id(), entry.seq(), entry.seen(), entry.at(), entry.by(), how, entry.corrects(), entry.fact(), entry.arrived(), entry.waited());
+        return new Entry(
+                entry.id(),
+                entry.seq(),
+                entry.seen(),
+                entry.at(),
+                entry.by(),
+                how,
+                entry.corrects(),
+                entry.fact(),
+                entry.arrived(),
+                entry.waited());
     }
 
     static Entry seen(Entry entry, int seen) {
-        return new Entry(entry.id(), entry.seq(), seen, entry.at(), entry.by(), entry.how(), entry.corrects(), entry.fact(), entry.arrived(), entry.waited());
+        return new Entry(
+                entry.id(),
+                entry.seq(),
+                seen,
+                entry.at(),
+                entry.by(),
+                entry.how(),
+                entry.corrects(),
+                entry.fact(),
+                entry.arrived(),
+                entry.waited());
     }
 
     static Entry at(Entry entry, OffsetDateTime at, OffsetDateTime arrived) {
-        return new Entry(entry.id(), entry.seq(), entry.seen(), at, entry.by(), entry.how(), entry.corrects(), entry.fact(), arrived, null);
+        return new Entry(
+                entry.id(),
+                entry.seq(),
+                entry.seen(),
+                at,
+                entry.by(),
+                entry.how(),
+                entry.corrects(),
+                entry.fact(),
+                arrived,
+                null);
     }
 
     static Entry by(Entry entry, Author author) {
-        return new Entry(entry.id(), entry.seq(), entry.seen(), entry.at(), author, entry.how(), entry.corrects(), entry.fact(), entry.arrived(), entry.waited());
+        return new Entry(
+                entry.id(),
+                entry.seq(),
+                entry.seen(),
+                entry.at(),
+                author,
+                entry.how(),
+                entry.corrects(),
+                entry.fact(),
+                entry.arrived(),
+                entry.waited());
     }
 }

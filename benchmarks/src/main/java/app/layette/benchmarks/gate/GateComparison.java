@@ -72,7 +72,8 @@ public final class GateComparison implements Callable<Integer> {
         Map<String, Object> object = new LinkedHashMap<>();
         object.put("seed", seed);
         object.put("fittings", count);
-        object.put("opened", opened.values().stream().mapToInt(AtomicInteger::get).sum());
+        object.put(
+                "opened", opened.values().stream().mapToInt(AtomicInteger::get).sum());
         object.put("openedByMethod", new TreeMap<>(opened));
         object.put("mutants", mutants.sum());
         object.put("leftOut", leftOut.sum());
@@ -136,8 +137,8 @@ public final class GateComparison implements Callable<Integer> {
         return situation
                 .method()
                 .filter(method -> Required.by(method).stream()
-                        .allMatch(each -> Gate.judge(each, RuleBook.shipped(), situation)
-                                .passed()))
+                        .allMatch(each ->
+                                Gate.judge(each, RuleBook.shipped(), situation).passed()))
                 .isPresent();
     }
 

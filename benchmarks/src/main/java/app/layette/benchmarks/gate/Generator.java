@@ -39,7 +39,8 @@ final class Generator {
         Bases.Base base = bases.all().get(random.nextInt(bases.all().size()));
         SeatSheet seat = oneOf(base.seats(), 0.12);
         VehicleSheet car = oneOf(base.cars(), 0.1);
-        PracticeProfile profile = bases.profiles().get(random.nextInt(bases.profiles().size()));
+        PracticeProfile profile =
+                bases.profiles().get(random.nextInt(bases.profiles().size()));
         String law = happens(0.9) ? base.law() : List.of("CA", "GB", "DE", "JP").get(random.nextInt(4));
         List<Entry> entries = ofAnotherChild(base, seat);
         if (happens(0.15)) {
@@ -52,8 +53,8 @@ final class Generator {
         if (happens(0.1)) {
             elsewhere(entries, car);
         }
-        Fitting fitting = Fitting.of(
-                new Practice(profile, law, base.zone()), seat, car, Fitting.numbered(entries), base.day());
+        Fitting fitting =
+                Fitting.of(new Practice(profile, law, base.zone()), seat, car, Fitting.numbered(entries), base.day());
         while (happens(0.3)) {
             List<Changed.Mutation> all = Changed.of(base, fitting);
             fitting = all.get(random.nextInt(all.size())).apply().apply(fitting);
@@ -132,7 +133,8 @@ final class Generator {
     private Entry earlier(Entry entry) {
         OffsetDateTime at = entry.at().minusDays(1 + random.nextInt(happens(0.5) ? 3 : 25));
         if (happens(0.3)) {
-            return Changed.known(entry, new How(How.Kind.CARRIED_FROM, at.toLocalDate().toString()));
+            return Changed.known(
+                    entry, new How(How.Kind.CARRIED_FROM, at.toLocalDate().toString()));
         }
         return Changed.at(entry, at, null);
     }

@@ -5,12 +5,14 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Question;
+import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -102,7 +104,7 @@ final class PlainLog {
         if (entry.how().kind() == How.Kind.CARRIED_FROM) {
             try {
                 day = LocalDate.parse(entry.how().place());
-            } catch (java.time.DateTimeException e) {
+            } catch (DateTimeException e) {
                 believed = false;
             }
         }
@@ -177,9 +179,7 @@ final class PlainLog {
                 add("SLOT", line);
             } else if (fact instanceof Fact.Answered answered && answered.question() == Question.SUPPORT) {
                 Object before = last.put("support", answered.answer());
-                boolean opened = before == null
-                        ? !answered.answer().equals("NONE")
-                        : !before.equals(answered.answer());
+                boolean opened = before == null ? !answered.answer().equals("NONE") : !before.equals(answered.answer());
                 add(opened ? "HARNESS_OPENED" : null, line);
             } else {
                 setting(fact, line, last);
@@ -217,7 +217,7 @@ final class PlainLog {
     }
 
     static String flat(String model) {
-        return model == null ? null : model.replaceAll("\\s", "").toUpperCase(java.util.Locale.ROOT);
+        return model == null ? null : model.replaceAll("\\s", "").toUpperCase(Locale.ROOT);
     }
 
     private static String ofAct(String act) {

@@ -70,6 +70,7 @@ final class PlainPermissions {
     /** What the car's sheet says on the whole about something that it says place by place as well. */
     boolean doesNotTakeBack(PermissionKey key) {
         Evidence<Said> says = car.says(key);
-        return !says.isLooked() || says.value().filter(each -> each == Said.ALLOWED).isPresent();
+        return !says.isLooked()
+                || says.value().filter(each -> each == Said.ALLOWED).isPresent();
     }
 }

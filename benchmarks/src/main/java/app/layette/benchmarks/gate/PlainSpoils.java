@@ -39,7 +39,8 @@ final class PlainSpoils {
         List.of("THREADED_ALIKE", "WEBBING").forEach(look -> LOOKS.put(look, "COVER SLOT OTHER_SEAT"));
         List.of("FEET", "SNUG_AT_SHORTEST", "INSERT").forEach(look -> LOOKS.put(look, "MEASURES_RENEWED OTHER_SEAT"));
         LOOKS.put("CLOTHING", "HARNESS_OPENED OTHER_SEAT");
-        List.of("RECALL", "APPROVAL", "BASE_FITS_CARRIER").forEach(look -> LOOKS.put(look, "LABEL_CORRECTED OTHER_SEAT"));
+        List.of("RECALL", "APPROVAL", "BASE_FITS_CARRIER")
+                .forEach(look -> LOOKS.put(look, "LABEL_CORRECTED OTHER_SEAT"));
         List.of("HISTORY", "CRASH", "PARTS", "CROTCH", "COVERS", "OWN_CONDITIONS", "SUPPORT")
                 .forEach(look -> LOOKS.put(look, "OTHER_SEAT"));
         LOOKS.put("MANUALS", "OTHER_SEAT OTHER_CAR");

@@ -540,53 +540,51 @@ public final class Situation {
 
     /** The room above the head that the seat manual asks, a page read here filling or tightening it (SUIT-3). */
     public Evidence<Length> headRoomAsked() {
-        return lengthOfSeat(Fact.Quantity.HEAD_ROOM, seat -> seat.shell().headRoom(), ManualPages.Stricter.LARGER);
+        return ofSeat(
+                Fact.Quantity.HEAD_ROOM,
+                seat -> seat.shell().headRoom(),
+                Fact.QuantityRead::length,
+                ManualPages.Stricter.LARGER);
     }
 
     /** The lightest child of the rear-facing mode, the strictest of sheet, mode and pages read here (SUIT-1). */
     public Evidence<Mass> weightMin() {
-        return massOfSeat(Fact.Quantity.WEIGHT_MIN, SeatSheet::weightMin, ManualPages.Stricter.LARGER);
+        return ofSeat(
+                Fact.Quantity.WEIGHT_MIN, SeatSheet::weightMin, Fact.QuantityRead::mass, ManualPages.Stricter.LARGER);
     }
 
     /** The heaviest child of the rear-facing mode (SUIT-1). */
     public Evidence<Mass> weightMax() {
-        return massOfSeat(Fact.Quantity.WEIGHT_MAX, SeatSheet::weightMax, ManualPages.Stricter.SMALLER);
+        return ofSeat(
+                Fact.Quantity.WEIGHT_MAX, SeatSheet::weightMax, Fact.QuantityRead::mass, ManualPages.Stricter.SMALLER);
     }
 
     /** The longest child of the rear-facing mode, or that there is no such limit (SUIT-2). */
     public Evidence<LengthLimit> lengthMax() {
-        return manuals.quantity(
+        return ofSeat(
                 Fact.Quantity.LENGTH_MAX,
-                Speaker.SEAT,
-                seat().map(SeatSheet::lengthMax).orElse(Evidence.notLooked()),
+                SeatSheet::lengthMax,
                 page -> page.length() == null ? null : LengthLimit.of(page.length()),
                 ManualPages.Stricter.SMALLER);
     }
 
     /** The widest spacing at which the seat manual lets the middle borrow inner anchors (CAB-4). */
     public Evidence<Length> borrowedSpacingMost() {
-        return lengthOfSeat(
-                Fact.Quantity.BORROWED_SPACING, SeatSheet::borrowedSpacingMost, ManualPages.Stricter.SMALLER);
-    }
-
-    private Evidence<Mass> massOfSeat(
-            Fact.Quantity quantity, Function<SeatSheet, Evidence<Mass>> ofSheet, ManualPages.Stricter stricter) {
-        return manuals.quantity(
-                quantity,
-                Speaker.SEAT,
-                seat().map(ofSheet).orElse(Evidence.notLooked()),
-                Fact.QuantityRead::mass,
-                stricter);
-    }
-
-    private Evidence<Length> lengthOfSeat(
-            Fact.Quantity quantity, Function<SeatSheet, Evidence<Length>> ofSheet, ManualPages.Stricter stricter) {
-        return manuals.quantity(
-                quantity,
-                Speaker.SEAT,
-                seat().map(ofSheet).orElse(Evidence.notLooked()),
+        return ofSeat(
+                Fact.Quantity.BORROWED_SPACING,
+                SeatSheet::borrowedSpacingMost,
                 Fact.QuantityRead::length,
-                stricter);
+                ManualPages.Stricter.SMALLER);
+    }
+
+    /** A quantity of the seat manual: the sheet's and every page read here, the strictest of them. */
+    private <Q extends Comparable<Q>> Evidence<Q> ofSeat(
+            Fact.Quantity quantity,
+            Function<SeatSheet, Evidence<Q>> ofSheet,
+            Function<Fact.QuantityRead, Q> ofPage,
+            ManualPages.Stricter stricter) {
+        return manuals.quantity(
+                quantity, Speaker.SEAT, seat().map(ofSheet).orElse(Evidence.notLooked()), ofPage, stricter);
     }
 
     /** The latest place at which any of these changes happened, leaving out one entry's own place; 0 for never. */

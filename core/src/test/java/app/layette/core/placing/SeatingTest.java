@@ -202,7 +202,7 @@ class SeatingTest {
         fitting.car.width = stated(mm(460));
         fitting.car.more.add(fitting.car.another(LEFT));
         assertThat(Demands.rowWidths(fitting.car.build())).containsEntry(2, Length.ofMillimetres(920));
-        fitting.car.width = app.layette.core.evidence.Evidence.notLooked();
+        fitting.car.width = Evidence.notLooked();
         assertThat(Demands.rowWidths(fitting.car.build())).isEmpty();
     }
 }
