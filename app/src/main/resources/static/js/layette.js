@@ -9,17 +9,28 @@
     const link = document.querySelector(selector);
     if (link instanceof HTMLInputElement) {
       link.focus();
+    } else if (link instanceof HTMLButtonElement && link.form) {
+      press(link);
     } else if (link) {
       link.click();
     }
     return Boolean(link);
   };
 
+  // A key presses a button as a finger does: only one that has been there long enough to be meant.
+  const press = (button) => {
+    if (window.layette.steady.isSteady(button)) {
+      button.click();
+    } else {
+      window.layette.steady.refuse();
+    }
+  };
+
   const choose = (number) => {
     const buttons = document.querySelectorAll(".ask[open] .choice");
     const button = buttons[number - 1];
     if (button) {
-      button.click();
+      press(button);
     }
     return Boolean(button);
   };
@@ -57,6 +68,11 @@
       return;
     }
     const key = event.key.toLowerCase();
+    if (event.repeat && (/^[1-9]$/.test(key) || key in keys || document.querySelector(`[data-key="${CSS.escape(key)}"]`))) {
+      // Held down, it was meant once.
+      event.preventDefault();
+      return;
+    }
     const done = /^[1-9]$/.test(key)
       ? choose(Number(key))
       : keys[key]
@@ -77,13 +93,28 @@
     }
   });
 
-  // After an entry the next question is in a new panel: bring focus and eye there.
-  document.addEventListener("htmx:oobAfterSwap", (event) => {
-    if (event.target instanceof Element && event.target.id === "now") {
-      const wrong = document.querySelector("#now [aria-invalid], #now .refused");
-      (wrong ?? document.getElementById("now-title"))?.focus({ preventScroll: false });
+  // After an entry the next question is in a new panel: focus goes there, the page stays where the thumb is.
+  document.addEventListener("layette:brought", (event) => {
+    if (!event.detail.answered) {
+      return;
     }
+    const wrong = document.querySelector("#now [aria-invalid=true]") ?? document.querySelector("#now .refused");
+    if (wrong && !wrong.matches("input, select")) {
+      wrong.tabIndex = -1;
+    }
+    (wrong ?? document.getElementById("now-title"))?.focus({ preventScroll: true });
+    inSight(wrong ?? document.querySelector("#now .ask[open] .choice, #now .ask[open] .go"));
   });
+
+  // The open question is in sight when the page opens, and stays so; what is in sight already is left alone.
+  const inSight = (piece) => {
+    const box = piece?.getBoundingClientRect();
+    const top = document.querySelector("#head .ready")?.getBoundingClientRect().bottom ?? 0;
+    if (box && (box.bottom > window.innerHeight || box.top < 0)) {
+      piece.scrollIntoView({ block: "center", behavior: "instant" });
+    }
+    return top;
+  };
 
   // The scale or the length board fills its field in; a hand keeps it, marked as coming from there.
   document.addEventListener("click", async (event) => {
@@ -116,7 +147,7 @@
       }
     }
   };
-  document.addEventListener("htmx:oobAfterSwap", showStep);
+  document.addEventListener("layette:brought", showStep);
   showStep();
 
   // A shared control needs its number shown: the keys 1 to 9 answer the open question.

@@ -1,14 +1,19 @@
-// Entries made without a connection wait here: kept in the browser, shown as waiting, sent in their order, each once.
-// The server knows an entry by the id that the form was made with, so sending twice is harmless.
+// Every entry goes through here: kept in the browser first, sent in order, each once. Where there is no connection it
+// waits and is shown as waiting; the server knows an entry by the id that its form was made with, so sending twice is
+// harmless. What is on its way can be replaced by another answer to the same question; another question waits for it.
+window.layette = window.layette ?? {};
 (() => {
   "use strict";
 
   const KEY = "layette.outbox";
+  const FILES = "layette-files";
   const RETRY_MS = 4000;
+  const LONGEST_MS = 20000;
+  const SLOW_MS = 1200;
+  const MOST_TRIES = 8;
   const panel = document.getElementById("outbox");
-  if (!panel) {
-    return;
-  }
+  const me = document.body.dataset.user ?? "";
+  const { steady, typed } = window.layette;
 
   const read = () => {
     try {
@@ -17,59 +22,239 @@
       return [];
     }
   };
-  const write = (entries) => {
-    localStorage.setItem(KEY, JSON.stringify(entries));
+  const write = (items) => {
+    localStorage.setItem(KEY, JSON.stringify(items));
     show();
+  };
+  const change = (id, more) => write(read().map((each) => (each.id === id ? { ...each, ...more } : each)));
+  const drop = (id) => {
+    write(read().filter((each) => each.id !== id));
+    files("readwrite", (store) => store.delete(id)).catch(() => {});
+  };
+
+  // Photographs are too large for the list itself.
+  const files = (mode, act) =>
+    new Promise((resolve, reject) => {
+      const open = indexedDB.open(FILES, 1);
+      open.onupgradeneeded = () => open.result.createObjectStore("files");
+      open.onerror = () => reject(open.error);
+      open.onsuccess = () => {
+        const request = act(open.result.transaction("files", mode).objectStore("files"));
+        request.onerror = () => reject(request.error);
+        request.onsuccess = () => {
+          resolve(request.result);
+          open.result.close();
+        };
+      };
+    });
+
+  let signedOut = false;
+  let sending = null;
+  let slow = false;
+  const pressed = new Map();
+  const told = [];
+
+  // --- what is shown ------------------------------------------------------------------------------------------------
+
+  const node = (name, text, more = {}) => Object.assign(document.createElement(name), { textContent: text, ...more });
+
+  const line = (item) => {
+    const row = document.createElement("li");
+    row.append(item.label);
+    if (item.user && item.user !== me) {
+      row.append(`: waits until ${item.user} signs in`);
+    }
+    if (item.refused) {
+      row.append(`: ${item.refused} `);
+      if (item.sure) {
+        const keep = node("button", "It is right, send it", { type: "button", className: "plain" });
+        keep.addEventListener("click", () => {
+          change(item.id, { refused: "", sure: null, fields: [...item.fields, item.sure] });
+          flush();
+        });
+        row.append(keep, " ");
+      }
+      const out = node("button", "Take it out", { type: "button", className: "plain" });
+      out.addEventListener("click", () => drop(item.id));
+      row.append(out);
+    }
+    return row;
   };
 
   const show = (note = "") => {
-    const entries = read();
-    panel.hidden = entries.length === 0;
-    const refused = entries.filter((entry) => entry.refused).length;
+    if (!panel) {
+      return;
+    }
+    const items = read();
+    // What was pressed a moment ago and is on its way is shown on its button; only what lingers is listed.
+    const listed = items.filter((item) => item.waiting || item.refused || slow || !pressed.has(item.id));
+    panel.hidden = listed.length === 0 && told.length === 0 && !signedOut;
+    const mine = listed.filter((item) => !item.user || item.user === me);
+    const refused = mine.filter((item) => item.refused).length;
     document.getElementById("outbox-title").textContent =
-      entries.length === 1 ? "1 entry waiting" : `${entries.length} entries waiting`;
-    document.getElementById("outbox-note").textContent =
-      note || (refused ? "One was refused; see below." : "Kept in this browser, sent in order when the server is back.");
-    const list = document.getElementById("outbox-list");
-    list.replaceChildren(
-      ...entries.map((entry) => {
-        const item = document.createElement("li");
-        item.textContent = entry.label + (entry.refused ? `: ${entry.refused} ` : "");
-        if (entry.refused) {
-          const drop = document.createElement("button");
-          drop.type = "button";
-          drop.className = "plain";
-          drop.textContent = "Take it out";
-          drop.addEventListener("click", () => write(read().filter((each) => each.id !== entry.id)));
-          item.append(drop);
-        }
-        return item;
-      }),
+      listed.length === 0 ? "" : listed.length === 1 ? "1 entry waiting" : `${listed.length} entries waiting`;
+    const said = document.getElementById("outbox-note");
+    said.replaceChildren(
+      note ||
+        (signedOut
+          ? "Signed out. Nothing that was typed is lost. "
+          : refused
+            ? "One was refused; see below."
+            : listed.length === 0
+              ? ""
+              : "Kept in this browser, sent in order when the server is back."),
     );
+    if (signedOut) {
+      said.append(node("a", "Sign in again", { href: location.pathname + location.search }));
+    }
+    document.getElementById("outbox-send").hidden = signedOut || listed.length === 0;
+    document.getElementById("outbox-list").replaceChildren(...listed.map(line), ...told);
   };
+
+  const labelOf = (form, button) => {
+    const question = form.dataset.waits ?? form.closest(".ask")?.querySelector(".q")?.textContent ?? "Something changed";
+    const words = [...form.querySelectorAll("input:not([type=hidden]):not([type=file]), select")].map((field) => field.value).filter(Boolean);
+    const answer = button?.classList.contains("choice") || !words.length ? button?.querySelector("span:not(.picture):not(.sign)")?.textContent ?? button?.textContent : words.join(", ");
+    return `${question} ${answer ?? ""}`.replace(/\s+/g, " ").trim();
+  };
+
+  // --- taking ---------------------------------------------------------------------------------------------------------
+
+  const OWN = ["id", "entry", "seen", "_csrf"];
+  const says = (fields) => JSON.stringify(fields.filter(([name]) => !OWN.includes(name)));
+  const questionOf = (form) => {
+    const value = (name) => form.querySelector(`input[name="${name}"]`)?.value ?? "";
+    return value("nav-ask") ? `${form.getAttribute("action")}|${value("nav-step")}|${value("nav-ask")}` : typed.keyOf(form);
+  };
+
+  const used = new Set();
+
+  const busy = (button, is) => {
+    button?.classList.toggle("busy", is);
+    if (is) {
+      button?.setAttribute("aria-busy", "true");
+    } else {
+      button?.removeAttribute("aria-busy");
+    }
+  };
+
+  const take = async (form, button) => {
+    const data = new FormData(form);
+    if (button?.name && button !== form) {
+      data.set(button.name, button.value);
+    }
+    const photo = [...data].find(([, value]) => value instanceof File && value.size > 0);
+    const fields = [...data].filter(([name, value]) => !(value instanceof File) && name !== "_csrf");
+    const question = questionOf(form);
+    const same = read().filter((item) => item.question === question && !item.refused && !item.waiting && pressed.has(item.id));
+    if (!photo && same.some((item) => says(item.fields) === says(fields))) {
+      // The same once more while it is on its way: once is what was meant.
+      return;
+    }
+    const name = fields.some(([each]) => each === "entry") ? "entry" : "id";
+    const made = fields.find(([each]) => each === name)?.[1];
+    const id = made && !used.has(made) ? made : crypto.randomUUID();
+    used.add(id);
+    const item = {
+      id,
+      url: form.getAttribute("action"),
+      fields: [...fields.filter(([each]) => each !== name), [name, id]],
+      file: photo ? photo[0] : "",
+      label: labelOf(form, button),
+      question,
+      user: me,
+      at: new Date().toISOString(),
+      piece: form.matches(".entry") && document.getElementById("now") !== null,
+    };
+    if (photo) {
+      await files("readwrite", (store) => store.put(photo[1], id)).catch(() => {});
+    }
+    same.filter((each) => each.id !== sending).forEach((each) => {
+      busy(pressed.get(each.id)?.button, false);
+      drop(each.id);
+    });
+    pressed.set(id, { form, button });
+    write([...read(), item]);
+    if (signedOut) {
+      wait(item);
+    }
+    flush();
+  };
+
+  // --- sending --------------------------------------------------------------------------------------------------------
 
   const token = () => document.querySelector("input[name=_csrf]")?.value ?? "";
 
-  const labelOf = (form, button) => {
-    const question = form.closest(".ask")?.querySelector(".q")?.textContent ?? "Something changed";
-    const typed = [...form.querySelectorAll("input:not([type=hidden]), select")].map((field) => field.value).filter(Boolean);
-    return `${question} ${button?.querySelector("span:not(.picture)")?.textContent ?? typed.join(", ")}`.trim();
+  const request = (url, body, headers) =>
+    fetch(url, { method: "POST", body, headers, redirect: "follow", signal: AbortSignal.timeout(LONGEST_MS) });
+
+  const isSignIn = (response) => response.redirected && new URL(response.url).pathname === "/sign-in";
+
+  // A session that is over refuses the old token. Whether one has signed in again elsewhere, the first page tells.
+  const freshToken = async () => {
+    const response = await fetch("/account/token", { redirect: "follow" });
+    if (!response.ok || isSignIn(response)) {
+      return "";
+    }
+    const fresh = await response.text();
+    document.querySelectorAll("input[name=_csrf]").forEach((field) => (field.value = fresh));
+    return fresh;
   };
 
-  const keep = (form, button) => {
-    const body = new URLSearchParams(new FormData(form));
-    if (button?.name) {
-      body.set(button.name, button.value);
+  const bodyOf = async (item) => {
+    const body = item.file ? new FormData() : new URLSearchParams();
+    for (const [name, value] of item.fields) {
+      body.append(name, value);
     }
-    body.delete("_csrf");
-    body.set("at", new Date().toISOString());
-    body.set("waited", "true");
-    const entry = { id: body.get("id"), url: form.getAttribute("action"), body: body.toString(), label: labelOf(form, button) };
-    const entries = read();
-    if (!entries.some((each) => each.id === entry.id)) {
-      write([...entries, entry]);
+    if (item.waiting) {
+      body.set("at", item.at);
+      body.set("waited", "true");
     }
-    const ask = form.closest(".ask");
+    if (item.file) {
+      const photo = await files("readonly", (store) => store.get(item.id)).catch(() => null);
+      if (photo) {
+        body.append(item.file, photo, photo.name);
+      }
+    }
+    return body;
+  };
+
+  /** Sends, once more with a fresh token where the old one was refused; nothing where nobody is signed in. */
+  const post = async (url, body, headers) => {
+    body.set("_csrf", token());
+    let response = await request(url, body, headers);
+    if (response.status === 403 && !response.redirected) {
+      const fresh = await freshToken();
+      if (fresh) {
+        body.set("_csrf", fresh);
+        response = await request(url, body, headers);
+      }
+    }
+    return isSignIn(response) || response.status === 401 || response.status === 403 ? null : response;
+  };
+
+  const reasonOf = (html) => {
+    const page = new DOMParser().parseFromString(html, "text/html");
+    const said = page.querySelector(".refused p, .refused li, main p")?.textContent.trim() ?? "refused";
+    const sure = page.querySelector("button[name^=sure]");
+    return { refused: said, sure: sure ? [sure.name, sure.value] : null };
+  };
+
+  const done = (id) => {
+    busy(pressed.get(id)?.button, false);
+    pressed.delete(id);
+  };
+
+  // Not sent: it waits, and the hand goes on to the next question.
+  const wait = (item) => {
+    const live = pressed.get(item.id);
+    change(item.id, { waiting: true });
+    if (!live) {
+      return;
+    }
+    done(item.id);
+    typed.forget(live.form);
+    const ask = live.form.closest(".ask");
     if (ask) {
       ask.dataset.answered = "waiting";
       ask.querySelector("summary .a").textContent = "waiting";
@@ -79,92 +264,235 @@
         next.open = true;
       }
     } else {
-      form.querySelector("input[name=id]").value = crypto.randomUUID();
+      live.button?.classList.add("waiting");
+      if (live.form.querySelector("input:not([type=hidden]), textarea")) {
+        live.form.reset();
+      }
+      steady.say("Kept in this browser. It is sent when the connection is back.");
     }
   };
 
-  let sending = false;
+  const isHere = (item) => item.piece && document.getElementById("now") !== null && location.pathname === item.url.replace(/\/(entries|undo)$/, "");
 
-  const post = (entry) => {
-    const body = new URLSearchParams(entry.body);
-    body.set("_csrf", token());
-    return fetch(entry.url, { method: "POST", body, headers: { "HX-Request": "true" }, redirect: "follow" });
+  const brought = async (item, response, live, more) => {
+    const html = await response.text();
+    if (!item.piece) {
+      if (live) {
+        arrive(response, html, live.form);
+      } else if (response.redirected) {
+        const row = document.createElement("li");
+        row.append(`${item.label}: sent. `, node("a", "Open it", { href: response.url }));
+        told.push(row);
+        show();
+      }
+      return;
+    }
+    if (!isHere(item)) {
+      return;
+    }
+    if (live) {
+      typed.forget(live.form);
+      if (!more) {
+        const address = response.headers.get("HX-Replace-Url");
+        if (address) {
+          history.replaceState(history.state, "", address);
+        }
+        typed.bring(html, live.form);
+      }
+    } else if (!more) {
+      await refresh();
+    }
   };
 
-  const reasonOf = (html) => {
-    const page = new DOMParser().parseFromString(html, "text/html");
-    return page.querySelector(".refused p")?.textContent ?? "refused";
+  const refresh = async () => {
+    const now = document.getElementById("now");
+    const { fitting, step, view } = now.dataset;
+    const response = await fetch(`/fittings/${fitting}/changes?step=${step}&view=${view}`, { headers: { "HX-Request": "true" }, redirect: "error" });
+    if (response.status === 200) {
+      typed.bring(await response.text());
+    }
+  };
+
+  /** One sent; false when the rest has to wait. */
+  const one = async (item) => {
+    const live = pressed.get(item.id);
+    let response;
+    if (!navigator.onLine) {
+      wait(item);
+      return false;
+    }
+    try {
+      response = await post(item.url, await bodyOf(item), item.piece ? { "HX-Request": "true" } : {});
+    } catch {
+      wait(item);
+      return false;
+    }
+    if (response === null) {
+      signedOut = true;
+      wait(item);
+      return false;
+    }
+    if (response.status >= 500) {
+      const tries = (item.tries ?? 0) + 1;
+      wait(item);
+      change(item.id, tries < MOST_TRIES ? { tries } : { tries, refused: "the server cannot take it" });
+      return tries >= MOST_TRIES;
+    }
+    const more = read().some((each) => each.id !== item.id && !each.refused && each.user === me);
+    if (response.ok) {
+      drop(item.id);
+      await brought(item, response, live, more).catch(() => {});
+      done(item.id);
+    } else if (live) {
+      drop(item.id);
+      const html = await response.text();
+      done(item.id);
+      if (response.status !== 422) {
+        steady.say(reasonOf(html).refused);
+      } else if (item.piece) {
+        typed.bring(html, live.form);
+      } else {
+        arrive(response, html, live.form);
+      }
+    } else {
+      change(item.id, reasonOf(await response.text()));
+    }
+    return true;
   };
 
   // One after the other, and never past one that could not be sent.
   const flush = async () => {
-    if (sending || read().every((entry) => entry.refused)) {
+    if (sending || signedOut) {
       return;
     }
-    sending = true;
-    let last = "";
+    const lingering = window.setTimeout(() => {
+      slow = true;
+      show();
+    }, SLOW_MS);
     try {
-      for (const entry of read()) {
-        if (entry.refused) {
-          continue;
-        }
-        const response = await post(entry);
-        if (response.redirected || response.status === 401 || response.status === 403) {
-          show("Sign in again to send them.");
+      for (;;) {
+        const item = read().find((each) => !each.refused && (!each.user || each.user === me));
+        if (!item) {
           break;
         }
-        if (response.status >= 500) {
+        sending = item.id;
+        if (!(await one(withFields(item)))) {
+          // What was pressed after it waits with it: the order is the order in which it was made.
+          read().filter((each) => pressed.has(each.id)).forEach(wait);
           break;
-        }
-        const html = await response.text();
-        if (response.ok) {
-          last = location.pathname.startsWith(entry.url.replace(/\/entries$/, "")) ? html : last;
-          write(read().filter((each) => each.id !== entry.id));
-        } else {
-          const reason = reasonOf(html);
-          write(read().map((each) => (each.id === entry.id ? { ...each, refused: reason } : each)));
         }
       }
-    } catch {
-      // Still no connection: they wait.
     } finally {
-      sending = false;
-    }
-    if (last && window.htmx) {
-      window.htmx.swap(document.getElementById("now"), last, { swapStyle: "none" });
+      window.clearTimeout(lingering);
+      sending = null;
+      slow = false;
+      show();
     }
   };
 
-  // While anything waits, what comes after it waits too: the order is the order in which it was made.
-  document.addEventListener("htmx:beforeRequest", (event) => {
-    const form = event.detail.elt;
-    const waits = read().some((entry) => !entry.refused);
-    if (form.matches?.("form.entry") && (waits || !navigator.onLine)) {
-      event.preventDefault();
-      keep(form, event.detail.requestConfig.triggeringEvent?.submitter);
-      flush();
+  // Kept by an earlier version of this file.
+  const withFields = (item) => (item.fields ? item : { ...item, fields: [...new URLSearchParams(item.body)], waiting: true, piece: true });
+
+  // --- pages whose forms are no entries ---------------------------------------------------------------------------------
+
+  /** Shows the page that answered a form, without a new place in the history where it is the same page. */
+  const arrive = (response, html, form) => {
+    const page = new DOMParser().parseFromString(html, "text/html");
+    const main = page.querySelector("main");
+    if (!main) {
+      location.assign(response.url);
+      return;
+    }
+    const ok = response.ok;
+    if (ok && form) {
+      typed.forget(form);
+    }
+    const address = response.redirected ? response.url : location.href;
+    const same = new URL(address).pathname === location.pathname;
+    const was = { scroll: window.scrollY, id: document.activeElement?.id };
+    document.querySelector("main").replaceWith(document.adoptNode(main));
+    document.title = page.title;
+    const frame = page.querySelector("header.frame");
+    if (frame) {
+      document.querySelector("header.frame")?.replaceWith(document.adoptNode(frame));
+    }
+    history[same ? "replaceState" : "pushState"]({ layette: true }, "", address);
+    window.htmx?.process(main);
+    const wrong = main.querySelector("[aria-invalid=true]") ?? main.querySelector(".refused");
+    if (wrong) {
+      if (!wrong.matches("input, select, textarea, [tabindex]")) {
+        wrong.tabIndex = -1;
+      }
+      wrong.focus();
+    } else if (!same) {
+      window.scrollTo({ top: 0, behavior: "instant" });
+      main.focus({ preventScroll: true });
+    } else {
+      window.scrollTo({ top: was.scroll, behavior: "instant" });
+      (document.getElementById(was.id) ?? main).focus({ preventScroll: true });
+    }
+    document.dispatchEvent(new CustomEvent("layette:brought", { detail: { answered: false } }));
+  };
+  window.addEventListener("popstate", (event) => {
+    if (event.state?.layette) {
+      location.reload();
     }
   });
 
-  const failed = (event) => {
-    const form = event.detail.elt;
-    if (form.matches?.("form.entry")) {
-      keep(form, event.detail.requestConfig.triggeringEvent?.submitter);
+  const direct = async (form, button) => {
+    const data = new FormData(form);
+    if (button.name && button !== form) {
+      data.set(button.name, button.value);
+    }
+    const body = form.enctype === "multipart/form-data" ? data : new URLSearchParams(data);
+    try {
+      const response = await post(form.getAttribute("action") || location.pathname, body, {});
+      if (response === null) {
+        signedOut = true;
+        typed.keep(form);
+        show();
+        steady.say("Signed out: nothing was sent, and what you typed is kept. Sign in again above.");
+      } else if (response.ok || response.status === 422) {
+        arrive(response, await response.text(), form);
+      } else {
+        steady.say(reasonOf(await response.text()).refused);
+      }
+    } catch {
+      steady.say("No connection: nothing was sent. What you typed is still here.");
+    } finally {
+      busy(button, false);
     }
   };
-  document.addEventListener("htmx:sendError", failed);
-  document.addEventListener("htmx:timeout", failed);
-  document.addEventListener("htmx:responseError", (event) => {
-    if (event.detail.xhr.status >= 500 || event.detail.xhr.status === 403) {
-      failed(event);
+
+  const going = new WeakSet();
+
+  document.addEventListener("submit", (event) => {
+    const form = event.target;
+    if (event.defaultPrevented || !form.matches("main form[method=post]") || form.matches("[data-native]")) {
+      return;
+    }
+    event.preventDefault();
+    if (form.matches(".entry, [data-waits]")) {
+      busy(event.submitter ?? form, true);
+      take(form, event.submitter ?? form);
+    } else if (!going.has(form)) {
+      going.add(form);
+      busy(event.submitter ?? form, true);
+      direct(form, event.submitter ?? form).finally(() => going.delete(form));
     }
   });
 
   window.addEventListener("online", flush);
-  document.getElementById("outbox-send").addEventListener("click", flush);
+  document.getElementById("outbox-send")?.addEventListener("click", flush);
   window.setInterval(flush, RETRY_MS);
   show();
   flush();
+
+  window.layette.isSignedOut = () => signedOut;
+  window.layette.signedOut = () => {
+    signedOut = true;
+    show();
+  };
 
   if (navigator.serviceWorker) {
     navigator.serviceWorker.register("/sw.js");

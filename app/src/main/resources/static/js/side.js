@@ -197,7 +197,10 @@
       go(Math.round(at) + steps[event.key]);
     } else if (event.key === "Enter") {
       event.preventDefault();
-      document.querySelector("#tried .go")?.click();
+      const set = document.querySelector("#tried .go");
+      if (set && !event.repeat) {
+        window.layette.steady.isSteady(set) ? set.click() : window.layette.steady.refuse();
+      }
     }
   });
 
@@ -227,7 +230,7 @@
   document.addEventListener("pointerup", drop);
   document.addEventListener("pointercancel", drop);
 
-  document.addEventListener("htmx:oobAfterSwap", begin);
+  document.addEventListener("layette:brought", begin);
   document.addEventListener("htmx:afterSettle", begin);
   begin();
 })();

@@ -1,10 +1,13 @@
 package app.layette.web.account;
 
+import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 
 /** The sign-in page, and the choice of units. */
 @Controller
@@ -18,6 +21,13 @@ class AccountController {
     @GetMapping("/sign-in")
     String signIn() {
         return "account/sign-in";
+    }
+
+    /** The token that forms need, for a page that outlived its session. */
+    @GetMapping(path = "/account/token", produces = MediaType.TEXT_PLAIN_VALUE)
+    @ResponseBody
+    String token(CsrfToken token) {
+        return token.getToken();
     }
 
     @PostMapping("/account/units")

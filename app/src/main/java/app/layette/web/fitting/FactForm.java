@@ -5,10 +5,13 @@ import app.layette.core.entry.FactCheck;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.PartialDate;
 import app.layette.core.measure.Angle;
+import app.layette.core.measure.DateReader;
+import app.layette.core.measure.Gestation;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.LengthRange;
 import app.layette.core.measure.Mass;
 import app.layette.core.measure.MassRange;
+import app.layette.core.measure.UnreadableDateException;
 import app.layette.core.measure.UnreadableMeasureException;
 import app.layette.core.vehicle.PositionId;
 import app.layette.formats.json.LayetteJson;
@@ -19,29 +22,27 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /**
  * Reads a fact from the fields of a form. The fields carry the names of the fact's components; all problems are
  * collected, each with its field, what was typed and what is allowed.
  */
 public final class FactForm {
-    private static final Pattern WEEKS_AND_DAYS =
-            Pattern.compile("(\\d{2})\\s*(?:w|weeks?|\\+)?\\s*(?:(\\d)\\s*(?:d|days?)?)?");
-    private static final int DAYS_PER_WEEK = 7;
     /** Field that carries a place and a method together. */
     public static final String CHOICE = "choice";
 
+    private static final String GESTATION = "gestationDays";
+
     private final Map<String, String> fields;
+    private final LocalDate today;
     private final List<FieldProblem> problems = new ArrayList<>();
 
-    private FactForm(Map<String, String> fields) {
+    private FactForm(Map<String, String> fields, LocalDate today) {
         this.fields = split(fields);
+        this.today = today;
     }
 
     /** A place and a method in one value, as a button posts them: {@code 2-RIGHT/BASE_BELT}. */
@@ -59,15 +60,16 @@ public final class FactForm {
     /**
      * Reads the fact named by the field {@code kind}.
      *
+     * @param today the fitting point's day, for a date that is typed without its year
      * @throws RefusedEntryException with every problem found
      */
-    public static Fact read(Map<String, String> fields) {
+    public static Fact read(Map<String, String> fields, LocalDate today) {
         String kind = fields.getOrDefault("kind", "");
         Class<?> type = Arrays.stream(Fact.class.getPermittedSubclasses())
                 .filter(each -> LayetteJson.kindOf(each).equals(kind))
                 .findFirst()
                 .orElseThrow(() -> RefusedEntryException.because("UNKNOWN_KIND"));
-        FactForm form = new FactForm(fields);
+        FactForm form = new FactForm(fields, today);
         RecordComponent[] components = type.getRecordComponents();
         Object[] values = Arrays.stream(components).map(form::value).toArray();
         if (!form.problems.isEmpty()) {
@@ -81,6 +83,44 @@ public final class FactForm {
         } catch (ReflectiveOperationException e) {
             throw new IllegalStateException("The fact " + kind + " cannot be made", e);
         }
+    }
+
+    /** Weeks of pregnancy, told apart from other whole numbers. */
+    public record Weeks(int days) {}
+
+    /**
+     * Reads one field of a fact, whatever stands in the others.
+     *
+     * @param fields with the field {@code kind}
+     * @return a quantity, a date or weeks; empty for what needs no reading, and for a kind or field that is not known
+     * @throws RefusedEntryException with what is wrong with this field
+     */
+    public static Optional<Object> one(Map<String, String> fields, String field, LocalDate today) {
+        Optional<RecordComponent> component = Arrays.stream(Fact.class.getPermittedSubclasses())
+                .filter(each -> LayetteJson.kindOf(each).equals(fields.get("kind")))
+                .flatMap(each -> Arrays.stream(each.getRecordComponents()))
+                .filter(each -> each.getName().equals(field))
+                .filter(each -> isRead(each))
+                .findFirst();
+        if (component.isEmpty()) {
+            return Optional.empty();
+        }
+        FactForm form = new FactForm(fields, today);
+        Object value = form.value(component.get());
+        if (!form.problems.isEmpty()) {
+            throw RefusedEntryException.fields(form.problems);
+        }
+        return Optional.ofNullable(value instanceof Integer days ? new Weeks(days) : value);
+    }
+
+    private static boolean isRead(RecordComponent component) {
+        Class<?> type = component.getType();
+        return type == Mass.class
+                || type == Length.class
+                || type == Angle.class
+                || type == LocalDate.class
+                || type == PartialDate.class
+                || component.getName().equals(GESTATION);
     }
 
     private Object value(RecordComponent component) {
@@ -100,7 +140,9 @@ public final class FactForm {
         try {
             return parse(component, text);
         } catch (UnreadableMeasureException e) {
-            problems.add(new FieldProblem(name, e.typed(), e.reason().name(), e.lowest(), e.highest()));
+            problems.add(new FieldProblem(name, e.typed(), e.key(), e.lowest(), e.highest()));
+        } catch (UnreadableDateException e) {
+            problems.add(new FieldProblem(name, e.typed(), dateKey(component, e), e.one(), e.other()));
         } catch (DateTimeException e) {
             problems.add(new FieldProblem(name, text, "NOT_A_DATE", "", ""));
         } catch (IllegalArgumentException e) {
@@ -110,10 +152,16 @@ public final class FactForm {
     }
 
     private static String reasonFor(RecordComponent component) {
-        if (component.getName().equals("gestationDays")) {
+        if (component.getName().equals(GESTATION)) {
             return "NOT_WEEKS";
         }
-        return component.getType() == PartialDate.class ? "NOT_A_MONTH" : "NOT_TAKEN";
+        return "NOT_TAKEN";
+    }
+
+    private static String dateKey(RecordComponent component, UnreadableDateException e) {
+        boolean printed = component.getType() == PartialDate.class;
+        boolean isNone = e.reason() == UnreadableDateException.Reason.NOT_A_DATE;
+        return printed && isNone ? "NOT_A_MONTH" : e.reason().name();
     }
 
     private static Object nothing(Class<?> type) {
@@ -132,8 +180,8 @@ public final class FactForm {
         if (type == Angle.class) {
             return Angle.parse(text, -90, 90);
         }
-        if (name.equals("gestationDays")) {
-            return gestation(text);
+        if (name.equals(GESTATION)) {
+            return Gestation.days(text);
         }
         if (type == int.class || type == Integer.class) {
             return Integer.valueOf(text);
@@ -145,10 +193,10 @@ public final class FactForm {
             return UUID.fromString(text);
         }
         if (type == LocalDate.class) {
-            return LocalDate.parse(text);
+            return DateReader.day(text, today);
         }
         if (type == PartialDate.class) {
-            return PartialDate.parse(text);
+            return PartialDate.typed(text);
         }
         if (type == PositionId.class) {
             return PositionId.parse(text);
@@ -194,16 +242,6 @@ public final class FactForm {
 
     private boolean isOf(Fact.Quantity quantity) {
         return quantity.name().equals(fields.get("quantity"));
-    }
-
-    /** Weeks, or weeks and days: {@code 38}, {@code 38+2}, {@code 38w 2d}. */
-    private static Integer gestation(String text) {
-        Matcher matcher = WEEKS_AND_DAYS.matcher(text.toLowerCase(Locale.ROOT));
-        if (!matcher.matches()) {
-            throw new IllegalArgumentException(text);
-        }
-        int days = matcher.group(2) == null ? 0 : Integer.parseInt(matcher.group(2));
-        return Integer.parseInt(matcher.group(1)) * DAYS_PER_WEEK + days;
     }
 
     private static boolean isNeeded(RecordComponent component) {

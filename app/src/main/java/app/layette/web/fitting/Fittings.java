@@ -59,11 +59,20 @@ public class Fittings {
     /** An entry in its place, the fitting after it, and what that changed. */
     public record Appended(int seq, Planned after, PlanDifference changed) {}
 
-    /** What a family begins with. */
+    /**
+     * What a family begins with.
+     *
+     * @param id of the fitting, made by the client: begun twice it is one
+     */
     public record Begin(
-            String reference, String childName, SheetVersion seat, List<EntryDraft> entries, boolean comesBack) {
+            UUID id,
+            String reference,
+            String childName,
+            SheetVersion seat,
+            List<EntryDraft> entries,
+            boolean comesBack) {
         public Begin(String reference, String childName, SheetVersion seat, List<EntryDraft> entries) {
-            this(reference, childName, seat, entries, false);
+            this(UUID.randomUUID(), reference, childName, seat, entries, false);
         }
     }
 
@@ -95,9 +104,16 @@ public class Fittings {
         this.events = events;
     }
 
-    /** Begins a fitting; its first entries are stored with it or not at all. */
+    /**
+     * Begins a fitting; its first entries are stored with it or not at all. Beginning it twice is harmless.
+     *
+     * @throws RefusedEntryException when the reference is taken or not known, or an entry is not allowed
+     */
     @Transactional
     public UUID begin(Begin begin, UUID pointId, Author author) {
+        if (fittings.find(begin.id(), pointId).isPresent()) {
+            return begin.id();
+        }
         Point point = viewing.point(pointId);
         Optional<Family> known = families.findByPointIdAndReference(pointId, begin.reference());
         if (known.isPresent() != begin.comesBack()) {
@@ -110,7 +126,7 @@ public class Fittings {
                 known.map(family -> carriedFrom(family, point)).orElse(List.of());
         Family family = known.orElseGet(() -> families.save(new Family(pointId, begin.reference(), begin.childName())));
         FittingRow row = fittings.save(new FittingRow(
-                UUID.randomUUID(),
+                begin.id(),
                 family,
                 new FittingRow.Beginning(
                         pointId,
@@ -208,6 +224,26 @@ public class Fittings {
         Appended reasoned = add(fitting, said, author);
         // What is stored and not yet certain is handed on, never read back: a reader might keep it.
         return add(new Locked(fitting.row(), fitting.point(), reasoned.after().plan()), correction, author);
+    }
+
+    /**
+     * Takes the last entry back as a slip of the hand. Sending the same twice is harmless.
+     *
+     * @param draft the withdrawal; which entry it corrects is found here
+     * @throws RefusedEntryException when something came after it, somebody else made it, or it cannot be withdrawn
+     */
+    @Transactional
+    public Appended undo(UUID fittingId, EntryDraft draft, UUID pointId, Author author) {
+        Locked fitting = lock(fittingId, pointId);
+        List<Entry> record = fitting.plan().situation().everything();
+        Optional<Entry> done =
+                record.stream().filter(each -> each.id().equals(draft.id())).findFirst();
+        UUID undone = done.map(Entry::corrects)
+                .or(() -> Undoing.last(record, author.id()).map(Entry::id))
+                .orElseThrow(() -> RefusedEntryException.because("NOTHING_TO_UNDO"));
+        EntryDraft withdrawal =
+                new EntryDraft(draft.id(), draft.seen(), draft.at(), draft.how(), undone, draft.fact(), draft.waited());
+        return correct(fittingId, withdrawal, Undoing.REASON, pointId, author);
     }
 
     /**
@@ -411,10 +447,11 @@ public class Fittings {
      * corrected stays an estimate, and a page stays a page.
      *
      * @param before the entries of the fitting
+     * @param today the fitting point's day
      * @throws RefusedEntryException with every problem found, or when it corrects nothing
      */
-    public EntryDraft correctionOf(Map<String, String> fields, List<Entry> before) {
-        Fact fact = FactForm.read(fields);
+    public EntryDraft correctionOf(Map<String, String> fields, List<Entry> before, LocalDate today) {
+        Fact fact = FactForm.read(fields, today);
         Entry corrected = before.stream()
                 .filter(each -> each.id().toString().equals(fields.get("corrects")))
                 .findFirst()

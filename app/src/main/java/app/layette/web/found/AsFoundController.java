@@ -15,6 +15,7 @@ import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.EntryDraft;
+import app.layette.web.fitting.EntryForm;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RefusedEntryException;
 import app.layette.web.photo.Photographs;
@@ -186,12 +187,11 @@ class AsFoundController {
     String found(
             @AuthenticationPrincipal SignedIn user,
             @PathVariable UUID id,
-            @RequestParam UUID entry,
-            @RequestParam int seen,
             @RequestParam Misuse misuse,
             @RequestParam boolean there,
+            @RequestParam Map<String, String> fields,
             RedirectAttributes after) {
-        enter(user, id, entry, seen, new Fact.FoundSo("u1", misuse, there), after);
+        enter(user, id, fields, new Fact.FoundSo("u1", misuse, there), after);
         return "redirect:" + walk(id, Misuses.of(misuse).area());
     }
 
@@ -200,21 +200,21 @@ class AsFoundController {
     String looked(
             @AuthenticationPrincipal SignedIn user,
             @PathVariable UUID id,
-            @RequestParam UUID entry,
-            @RequestParam int seen,
             @RequestParam Area area,
             @RequestParam boolean clear,
+            @RequestParam Map<String, String> fields,
             RedirectAttributes after) {
-        Optional<AsFound> now = enter(user, id, entry, seen, new Fact.AreaLooked("u1", area, clear), after);
+        Optional<AsFound> now = enter(user, id, fields, new Fact.AreaLooked("u1", area, clear), after);
         Area next = now.filter(each -> clear)
                 .flatMap(walked -> walked.nextAfter(area))
                 .orElse(area);
         return "redirect:" + walk(id, next);
     }
 
-    private Optional<AsFound> enter(SignedIn user, UUID id, UUID entry, int seen, Fact fact, RedirectAttributes after) {
+    private Optional<AsFound> enter(
+            SignedIn user, UUID id, Map<String, String> fields, Fact fact, RedirectAttributes after) {
         try {
-            EntryDraft draft = new EntryDraft(entry, seen, null, How.MEASURED, null, fact);
+            EntryDraft draft = new EntryForm(fields, viewing.clock()).draft(fact, How.MEASURED);
             Fittings.Appended appended = fittings.append(id, draft, user.pointId(), user.author());
             return Optional.of(AsFound.of(appended.after().plan()));
         } catch (RefusedEntryException e) {

@@ -7,11 +7,13 @@ import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.EntryDraft;
+import app.layette.web.fitting.EntryForm;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RefusedEntryException;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.CacheControl;
@@ -74,10 +76,9 @@ class PhotoController {
     String take(
             @AuthenticationPrincipal SignedIn user,
             @PathVariable UUID id,
-            @RequestParam UUID entry,
-            @RequestParam int seen,
             @RequestParam String about,
             @RequestParam MultipartFile photo,
+            @RequestParam Map<String, String> fields,
             RedirectAttributes after)
             throws IOException {
         Fittings.Planned fitting = fittings.planned(id, user.pointId());
@@ -93,7 +94,7 @@ class PhotoController {
             if (taken >= MOST_OF_A_FITTING) {
                 throw new CleanPhoto.RefusedPhotoException("TOO_MANY");
             }
-            keep(id, entry, seen, about, CleanPhoto.of(photo.getBytes()), user);
+            keep(id, new EntryForm(fields, viewing.clock()), about, CleanPhoto.of(photo.getBytes()), user);
         } catch (CleanPhoto.RefusedPhotoException e) {
             after.addFlashAttribute("refused", List.of(words.say("photo.refused." + e.getMessage())));
             after.addFlashAttribute("about", about);
@@ -107,12 +108,14 @@ class PhotoController {
     }
 
     /** Picture and entry, both or neither; sent twice it is one. */
-    private void keep(UUID fitting, UUID entry, int seen, String about, CleanPhoto clean, SignedIn user) {
+    private void keep(UUID fitting, EntryForm form, String about, CleanPhoto clean, SignedIn user) {
+        UUID entry = form.id();
         transactions.executeWithoutResult(status -> {
             Fact fact = new Fact.PhotoTaken("u1", entry, about, clean.sha256());
+            EntryDraft draft = form.draft(fact, How.MEASURED);
             fittings.append(
                     fitting,
-                    new EntryDraft(entry, seen, null, How.MEASURED, null, fact),
+                    new EntryDraft(entry, draft.seen(), draft.at(), draft.how(), null, fact, draft.waited()),
                     user.pointId(),
                     user.author());
             photographs.keep(

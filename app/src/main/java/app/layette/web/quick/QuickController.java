@@ -2,6 +2,7 @@ package app.layette.web.quick;
 
 import app.layette.core.drawing.BaselessView;
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.FieldProblem;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
@@ -21,6 +22,7 @@ import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.Fittings.ClearedBefore;
+import app.layette.web.fitting.Problems;
 import app.layette.web.practice.Profiles;
 import app.layette.web.shelf.Shelf;
 import java.util.ArrayList;
@@ -156,13 +158,7 @@ class QuickController {
         try {
             return Optional.of(Mass.parse(typed, MassRange.CHILD));
         } catch (UnreadableMeasureException e) {
-            problems.add(words.say(
-                    "problem." + e.reason(),
-                    Map.of(
-                            "field", Argument.of(words.say("field.mass")),
-                            "value", Argument.of(e.typed()),
-                            "lowest", Argument.of(e.lowest()),
-                            "highest", Argument.of(e.highest()))));
+            problems.add(Problems.say(new FieldProblem("mass", e.typed(), e.key(), e.lowest(), e.highest()), words));
             return Optional.empty();
         }
     }

@@ -227,8 +227,10 @@ class StoryController {
             if (withdraws) {
                 read.put("kind", CorrectionForm.kindOf(Fact.Withdrawn.class));
             }
-            EntryDraft draft =
-                    fittings.correctionOf(read, fitting.plan().situation().everything());
+            EntryDraft draft = fittings.correctionOf(
+                    read,
+                    fitting.plan().situation().everything(),
+                    fitting.plan().situation().today());
             fittings.correct(id, draft, fields.getOrDefault("why", "").strip(), user.pointId(), user.author());
             after.addFlashAttribute(
                     "said", viewing.wording(user).say(withdraws ? "record.withdrawn" : "record.corrected"));

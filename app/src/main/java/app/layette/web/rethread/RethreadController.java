@@ -13,6 +13,7 @@ import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.EntryDraft;
+import app.layette.web.fitting.EntryForm;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RefusedEntryException;
 import java.util.ArrayList;
@@ -83,17 +84,16 @@ class RethreadController {
     String move(
             @AuthenticationPrincipal SignedIn user,
             @PathVariable UUID id,
-            @RequestParam UUID entry,
-            @RequestParam int seen,
             @RequestParam Fact.WebbingMove move,
             @RequestParam(required = false) Fact.Strap strap,
             @RequestParam(required = false) Integer slot,
+            @RequestParam Map<String, String> fields,
             RedirectAttributes after) {
         Fact fact = new Fact.WebbingMoved(
                 fittings.planned(id, user.pointId()).plan().situation().unit().id(), move, strap, slot);
         try {
-            fittings.append(
-                    id, new EntryDraft(entry, seen, null, How.MEASURED, null, fact), user.pointId(), user.author());
+            EntryDraft draft = new EntryForm(fields, viewing.clock()).draft(fact, How.MEASURED);
+            fittings.append(id, draft, user.pointId(), user.author());
         } catch (RefusedEntryException e) {
             String reason = e.reason().isEmpty() ? "RETHREAD_UNREADABLE" : e.reason();
             after.addFlashAttribute("refused", viewing.wording(user).say("refused." + reason));

@@ -6,6 +6,7 @@ import app.layette.core.finding.Argument;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
+import app.layette.web.fitting.Problems;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -66,7 +67,7 @@ class RollController {
                 goods.of(user.pointId()).stream().map(kept -> row(kept, words)).toList());
         page.addObject("typed", typed);
         Map<String, String> said = new LinkedHashMap<>();
-        problems.forEach(problem -> said.put(problem.field(), say(problem, words)));
+        problems.forEach(problem -> said.put(problem.field(), Problems.say(problem, words)));
         page.addObject("problems", said);
         return page;
     }
@@ -88,15 +89,5 @@ class RollController {
                         "width", Argument.of(cloth.cloth().width()),
                         "thickness",
                                 Argument.of(Math.round(cloth.cloth().thickness().millimetres() * 10) / 10.0 + " mm")));
-    }
-
-    private static String say(FieldProblem problem, Wording words) {
-        return words.say(
-                "problem." + problem.reason(),
-                Map.of(
-                        "field", Argument.of(words.say("field." + problem.field())),
-                        "value", Argument.of(problem.value()),
-                        "lowest", Argument.of(problem.lowest()),
-                        "highest", Argument.of(problem.highest())));
     }
 }

@@ -83,7 +83,7 @@ public record RollGoodForm(Optional<RollGood> good, List<FieldProblem> problems)
             try {
                 return Length.parse(typed, range);
             } catch (UnreadableMeasureException e) {
-                problems.add(new FieldProblem(field, e.typed(), e.reason().name(), e.lowest(), e.highest()));
+                problems.add(new FieldProblem(field, e.typed(), e.key(), e.lowest(), e.highest()));
                 return null;
             }
         }

@@ -4,6 +4,8 @@ import app.layette.core.measure.UnitSystem;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import jakarta.servlet.http.HttpServletRequest;
+import java.time.Duration;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -18,13 +20,22 @@ class Frame {
      * @param role of the user, in words
      * @param metric whether metric units come first
      * @param here path of this page, to come back to
+     * @param user who an entry that waits in the browser belongs to
+     * @param steadyMs how long a button must have stood in its place before a press on it counts, in milliseconds
      */
-    public record FrameView(String name, String role, boolean metric, String here) {}
+    public record FrameView(String name, String role, boolean metric, String here, String user, long steadyMs) {}
 
     private final Viewing viewing;
+    private final Duration steady;
 
-    Frame(Viewing viewing) {
+    /**
+     * Reads how long a button must stand.
+     *
+     * @param steady from the configuration; 400 ms is what hands and eyes need
+     */
+    Frame(Viewing viewing, @Value("${layette.steady:400ms}") Duration steady) {
         this.viewing = viewing;
+        this.steady = steady;
     }
 
     @ModelAttribute("frame")
@@ -40,6 +51,8 @@ class Frame {
                 user.displayName(),
                 user.role().name().toLowerCase(java.util.Locale.ROOT),
                 metric,
-                canComeBack ? here : "/");
+                canComeBack ? here : "/",
+                user.author().id(),
+                steady.toMillis());
     }
 }

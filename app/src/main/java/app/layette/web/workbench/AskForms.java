@@ -14,6 +14,7 @@ import app.layette.formats.svg.AnswerPicture;
 import app.layette.formats.wording.Wording;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.Problems;
+import app.layette.web.fitting.Unusual;
 import app.layette.web.workbench.AskView.Button;
 import app.layette.web.workbench.AskView.Form;
 import app.layette.web.workbench.AskView.Input;
@@ -132,7 +133,8 @@ class AskForms {
                 typedOr(kind, name, value),
                 hint,
                 Map.of(),
-                problem(kind, name));
+                problem(kind, name),
+                unusual(kind, name));
     }
 
     Input select(String kind, String name, String value, Map<String, String> options) {
@@ -143,7 +145,8 @@ class AskForms {
                 typedOr(kind, name, value),
                 "",
                 options,
-                problem(kind, name));
+                problem(kind, name),
+                Optional.empty());
     }
 
     /** Options of a select from an enum, an empty one first where nothing need be chosen. */
@@ -172,6 +175,18 @@ class AskForms {
                 .filter(problem -> problem.field().equals(name))
                 .findFirst()
                 .map(problem -> Problems.say(problem, words));
+    }
+
+    private Optional<String> unusual(String kind, String name) {
+        boolean asked = typed.isFor(kind)
+                && typed.problems().stream()
+                        .anyMatch(problem ->
+                                problem.field().equals(name) && problem.reason().equals(Unusual.REASON));
+        return asked
+                ? Optional.of(words.say(
+                        "submit.sure",
+                        Map.of("value", Argument.of(typed.fields().get(name)))))
+                : Optional.empty();
     }
 
     static String id(Ask ask) {

@@ -3,6 +3,7 @@ package app.layette.web.workbench;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * One thing to enter, ready to be shown.
@@ -89,6 +90,7 @@ public record AskView(
      * @param hint example of what may be typed
      * @param options value and label, for a select
      * @param problem what was wrong with it; empty when nothing was
+     * @param unusual words of a button that keeps what was typed all the same; empty where nothing was asked
      */
     public record Input(
             String name,
@@ -97,10 +99,39 @@ public record AskView(
             String value,
             String hint,
             Map<String, String> options,
-            Optional<String> problem) {
-        /** Whether it is said in the other unit system while it is typed. */
+            Optional<String> problem,
+            Optional<String> unusual) {
+        private static final Set<String> ECHOED = Set.of(
+                "mass",
+                "length",
+                "birthWeight",
+                "born",
+                "gestationDays",
+                "made",
+                "doNotUseAfter",
+                "angle",
+                "pitch",
+                "first",
+                "turned",
+                "lean",
+                "slope",
+                "loose",
+                "pressed",
+                "thickness",
+                "rolled",
+                "diameter",
+                "clothLength",
+                "clothWidth",
+                "clothThickness",
+                "weightMin",
+                "weightMax",
+                "lengthMax",
+                "zoneFrom",
+                "zoneTo");
+
+        /** Whether what was understood of it is said back while it is typed. */
         public boolean echoed() {
-            return name.equals("mass") || name.equals("length") || name.equals("birthWeight");
+            return ECHOED.contains(name);
         }
     }
 }

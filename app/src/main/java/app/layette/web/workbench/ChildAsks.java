@@ -42,9 +42,9 @@ final class ChildAsks extends AskForms {
                 input(
                         "childDescribed",
                         "born",
-                        "date",
+                        "text",
                         child.map(c -> c.born().toString()).orElse(""),
-                        ""),
+                        words.say("hint.born")),
                 input(
                         "childDescribed",
                         "gestationDays",

@@ -1,7 +1,6 @@
 package app.layette.web.workbench;
 
 import app.layette.core.entry.Fact;
-import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Situation;
 import app.layette.core.fitting.FittingPlan;
@@ -13,10 +12,12 @@ import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.EntryDraft;
+import app.layette.web.fitting.EntryForm;
 import app.layette.web.fitting.FactForm;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.Problems;
 import app.layette.web.fitting.RefusedEntryException;
+import app.layette.web.fitting.Unusual;
 import app.layette.web.roll.RollGood;
 import app.layette.web.roll.RollGoodForm;
 import app.layette.web.roll.RollGoods;
@@ -25,8 +26,6 @@ import app.layette.web.workbench.AskForms.Typed;
 import app.layette.web.workbench.Workbench.Focus;
 import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.time.DateTimeException;
-import java.time.OffsetDateTime;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -43,10 +42,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.ModelAndView;
-import org.springframework.web.util.HtmlUtils;
 
 /** The workbench, and the one way in for entries. */
 @Controller
@@ -55,9 +52,6 @@ class FittingController {
     private static final String PAGE = "workbench/workbench";
     private static final String TRIED = "workbench/parts :: tried";
     private static final String CHANGED = "workbench/workbench :: changed";
-
-    private static final int LONGEST_WAIT_DAYS = 7;
-    private static final int CLOCK_MINUTES = 5;
 
     private final Fittings fittings;
     private final Viewing viewing;
@@ -145,13 +139,6 @@ class FittingController {
         return page(user, id, new Focus(stepKey(step), "", view, Typed.NOTHING, List.of()), CHANGED);
     }
 
-    /** Says a number in the other unit system as it is typed, or what is wrong with it. */
-    @GetMapping("/echo")
-    @ResponseBody
-    String echo(@AuthenticationPrincipal SignedIn user, @RequestParam Map<String, String> fields) {
-        return HtmlUtils.htmlEscape(Echo.of(fields, viewing.wording(user)));
-    }
-
     /** Takes an entry from a form, and answers with what it changed. */
     @PostMapping("/entries")
     ModelAndView append(
@@ -164,7 +151,10 @@ class FittingController {
         String view = fields.getOrDefault("nav-view", "");
         Fittings.Appended appended;
         try {
-            appended = fittings.append(id, draft(fields), user.pointId(), user.author());
+            Fittings.Planned before = fittings.planned(id, user.pointId());
+            AnswerNames.check(before.plan(), viewing.wording(user), step, fields);
+            appended =
+                    fittings.append(id, draft(user, before.plan().situation(), fields), user.pointId(), user.author());
         } catch (RefusedEntryException e) {
             return refused(user, id, fields, step, view, htmx, e);
         }
@@ -176,9 +166,39 @@ class FittingController {
         if (!htmx.isHtmxRequest()) {
             return new ModelAndView("redirect:" + target);
         }
-        response.setHeader("HX-Push-Url", target);
-        Focus focus = new Focus(next, "", nextView, Typed.NOTHING, List.of()).after(appended.changed());
+        // An answer is no place to come back to: the address follows the step, and Back leaves the fitting's page.
+        response.setHeader("HX-Replace-Url", target);
+        Focus focus = new Focus(next, "", nextView, Typed.NOTHING, List.of())
+                .after(appended.changed())
+                .answeredAt(step.map(StepKey::name).orElse(""), fields.getOrDefault("nav-ask", ""));
         return page(user, after, focus, CHANGED);
+    }
+
+    /** Takes the last answer back, as long as nothing else came. */
+    @PostMapping("/undo")
+    ModelAndView undo(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID id,
+            @RequestParam Map<String, String> fields,
+            HtmxRequest htmx,
+            HttpServletResponse response) {
+        Optional<StepKey> step = stepKey(fields.getOrDefault("nav-step", ""));
+        Fittings.Appended appended;
+        try {
+            EntryDraft draft =
+                    new EntryForm(fields, viewing.clock()).draft(new Fact.Withdrawn(Fittings.UNIT), How.MEASURED);
+            appended = fittings.undo(id, draft, user.pointId(), user.author());
+        } catch (RefusedEntryException e) {
+            return refused(user, id, fields, step, "", htmx, e);
+        }
+        String target = target(id, step, "");
+        if (!htmx.isHtmxRequest()) {
+            return new ModelAndView("redirect:" + target);
+        }
+        response.setHeader("HX-Replace-Url", target);
+        Focus focus = new Focus(step, fields.getOrDefault("nav-ask", ""), "", Typed.NOTHING, List.of())
+                .after(appended.changed());
+        return page(user, appended.after(), focus, CHANGED);
     }
 
     private ModelAndView refused(
@@ -239,85 +259,30 @@ class FittingController {
         ModelAndView page = new ModelAndView(template);
         List<RollGood> kept =
                 goods.of(user.pointId()).stream().map(RollGoods.Kept::good).toList();
-        Focus equipped = focus.with(new Stock(kept, focus.stock().here(), shelf.cars(user.pointId())));
+        Focus equipped = focus.with(new Stock(kept, focus.stock().here(), shelf.cars(user.pointId())))
+                .seenBy(user.author(), viewing.clock().instant());
         page.addObject("bench", Workbench.of(planned, viewing.wording(user), equipped));
         page.addObject("user", user);
         return page;
     }
 
-    private EntryDraft draft(Map<String, String> fields) {
-        Fact fact = FactForm.read(fields);
-        UUID entryId = uuid(fields.get("id")).orElseGet(UUID::randomUUID);
-        int seen = fields.getOrDefault("seen", "0").matches("\\d{1,9}")
-                ? Integer.parseInt(fields.getOrDefault("seen", "0"))
-                : 0;
-        return new EntryDraft(
-                entryId,
-                seen,
-                madeAt(fields),
-                howKnown(fact, fields),
-                uuid(fields.get("corrects")).orElse(null),
-                fact,
-                fields.containsKey("waited"));
+    private EntryDraft draft(SignedIn user, Situation situation, Map<String, String> fields) {
+        EntryForm form = new EntryForm(fields, viewing.clock());
+        Fact fact = FactForm.read(fields, situation.today());
+        situation
+                .child()
+                .flatMap(
+                        child -> Unusual.problem(fact, child.value(), situation.today(), fields, viewing.wording(user)))
+                .ifPresent(problem -> {
+                    throw RefusedEntryException.fields(List.of(problem));
+                });
+        return form.draft(fact, howKnown(fact, form));
     }
 
-    /**
-     * When it was made, for entries that waited in the browser: no older than a week, and not after now; a clock that is a
-     * few minutes fast is taken back to now.
-     */
-    private OffsetDateTime madeAt(Map<String, String> fields) {
-        String text = fields.getOrDefault("at", "").strip();
-        if (text.isEmpty()) {
-            return null;
-        }
-        OffsetDateTime now = OffsetDateTime.now(viewing.clock());
-        try {
-            OffsetDateTime at = OffsetDateTime.parse(text);
-            if (at.isBefore(now.minusDays(LONGEST_WAIT_DAYS)) || at.isAfter(now.plusMinutes(CLOCK_MINUTES))) {
-                throw RefusedEntryException.fields(
-                        List.of(FieldProblem.outside("at", text, now.minusDays(LONGEST_WAIT_DAYS), now)));
-            }
-            return at.isAfter(now) ? now : at;
-        } catch (DateTimeException e) {
-            throw RefusedEntryException.fields(List.of(new FieldProblem("at", text, "NOT_A_DATE", "", "")));
-        }
-    }
-
-    private How howKnown(Fact fact, Map<String, String> fields) {
+    private How howKnown(Fact fact, EntryForm form) {
         boolean pretended =
                 gauge.isSimulated() && fact instanceof Fact.AngleRead read && read.source() == Fact.AngleSource.GAUGE;
-        return pretended ? new How(How.Kind.SIMULATED, "") : how(fields);
-    }
-
-    private static How how(Map<String, String> fields) {
-        return switch (fields.getOrDefault("how", "measured")) {
-            case "manual" -> How.manual(page(fields));
-            case "label" -> new How(How.Kind.LABEL, "");
-            case "told" -> How.TOLD;
-            case "estimated" -> new How(How.Kind.ESTIMATED, "");
-            case "simulated" -> new How(How.Kind.SIMULATED, "");
-            case "measured" -> How.MEASURED;
-            default ->
-                throw RefusedEntryException.fields(
-                        List.of(new FieldProblem("how", fields.get("how"), "NOT_TAKEN", "", "")));
-        };
-    }
-
-    /** A manual counts only with its page. */
-    private static String page(Map<String, String> fields) {
-        String page = fields.getOrDefault("page", "").strip();
-        if (page.isEmpty()) {
-            throw RefusedEntryException.fields(List.of(new FieldProblem("page", "", "NEEDED", "", "")));
-        }
-        return page;
-    }
-
-    private static Optional<UUID> uuid(String text) {
-        try {
-            return Optional.ofNullable(text).filter(each -> !each.isBlank()).map(UUID::fromString);
-        } catch (IllegalArgumentException e) {
-            return Optional.empty();
-        }
+        return pretended ? new How(How.Kind.SIMULATED, "") : form.how();
     }
 
     private static Optional<StepKey> stepKey(String name) {

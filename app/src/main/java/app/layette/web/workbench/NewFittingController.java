@@ -1,23 +1,28 @@
 package app.layette.web.workbench;
 
+import app.layette.core.child.Child;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.How;
 import app.layette.core.entry.QuickSeat;
 import app.layette.core.evidence.SheetVersion;
+import app.layette.core.finding.Argument;
 import app.layette.formats.document.RefusedDocumentException;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.EntryDraft;
+import app.layette.web.fitting.EntryForm;
 import app.layette.web.fitting.FactForm;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.Problems;
 import app.layette.web.fitting.RefusedEntryException;
+import app.layette.web.fitting.Unusual;
 import app.layette.web.shelf.SheetSummary;
 import app.layette.web.shelf.Shelf;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -64,19 +69,20 @@ class NewFittingController {
             @RequestParam(required = false) MultipartFile sheet)
             throws IOException {
         Wording words = viewing.wording(user);
-        List<String> problems = new ArrayList<>();
-        List<EntryDraft> entries = new ArrayList<>();
+        Reading reading = new Reading(fields, viewing.today(viewing.point(user)), words);
+        List<String> problems = reading.problems;
+        List<EntryDraft> entries = reading.entries;
         boolean comesBack = fields.containsKey("comesBack");
-        checkText("reference", fields, LONGEST_REFERENCE, words, problems);
+        reading.checkText("reference", LONGEST_REFERENCE);
         if (!comesBack || !fields.getOrDefault("born", "").isBlank()) {
-            fact(with(fields, "childDescribed"), How.TOLD, words, problems, entries);
+            reading.fact("childDescribed", How.TOLD);
         }
         if (!comesBack) {
-            checkText("childName", fields, LONGEST_NAME, words, problems);
+            reading.checkText("childName", LONGEST_NAME);
         }
-        optional(fields, "mass", "weighed", words, problems, entries);
-        optional(fields, "length", "lengthMeasured", words, problems, entries);
-        Optional<SheetVersion> seat = seat(user, fields, sheet, words, problems);
+        reading.optional("mass", "weighed");
+        reading.optional("length", "lengthMeasured");
+        Optional<SheetVersion> seat = seat(user, fields, sheet, reading);
         seat.ifPresent(each -> entries.add(adopt(each)));
         if (fields.getOrDefault("box", "").equals(Fact.TimeBox.BEDSIDE.name())) {
             entries.add(EntryDraft.now(How.MEASURED, 0, new Fact.BoxChosen(Fittings.UNIT, Fact.TimeBox.BEDSIDE)));
@@ -86,6 +92,7 @@ class NewFittingController {
             try {
                 UUID id = fittings.begin(
                         new Fittings.Begin(
+                                new EntryForm(fields, viewing.clock()).id(),
                                 fields.get("reference").strip(),
                                 fields.getOrDefault("childName", "").strip(),
                                 seat.get(),
@@ -95,63 +102,95 @@ class NewFittingController {
                         user.author());
                 return new ModelAndView("redirect:/fittings/" + id);
             } catch (RefusedEntryException e) {
-                e.problems().forEach(each -> problems.add(Problems.say(each, words)));
+                e.problems().forEach(reading::wrong);
             }
         }
         ModelAndView page = page(user, fields, problems);
+        page.addObject("wrong", reading.wrong);
+        page.addObject("sure", reading.sure);
         page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
         return page;
     }
 
-    private static void checkText(
-            String field, Map<String, String> fields, int longest, Wording words, List<String> problems) {
-        String text = fields.getOrDefault(field, "").strip();
-        if (text.isEmpty()) {
-            problems.add(Problems.say(new FieldProblem(field, "", "NEEDED", "", ""), words));
-        } else if (text.length() > longest) {
-            problems.add(
-                    Problems.say(new FieldProblem(field, text, "OUT_OF_RANGE", "1", longest + " characters"), words));
+    /** Something that is kept all the same when it is said to be right. */
+    public record Sure(String value, String says) {}
+
+    /** Reads the page's fields into entries; collects what is wrong, by field. */
+    private static final class Reading {
+        private final Map<String, String> fields;
+        private final LocalDate today;
+        private final Wording words;
+        private final List<String> problems = new ArrayList<>();
+        private final Map<String, String> wrong = new LinkedHashMap<>();
+        /** What was asked about: field, and the words of keeping it. */
+        private final Map<String, Sure> sure = new LinkedHashMap<>();
+
+        private final List<EntryDraft> entries = new ArrayList<>();
+        private Optional<Child> child = Optional.empty();
+
+        Reading(Map<String, String> fields, LocalDate today, Wording words) {
+            this.fields = fields;
+            this.today = today;
+            this.words = words;
+        }
+
+        void wrong(FieldProblem problem) {
+            String said = Problems.say(problem, words);
+            problems.add(said);
+            wrong.putIfAbsent(problem.field(), said);
+            if (problem.reason().equals(Unusual.REASON)) {
+                sure.put(
+                        problem.field(),
+                        new Sure(
+                                problem.value(),
+                                words.say("submit.sure", Map.of("value", Argument.of(problem.value())))));
+            }
+        }
+
+        void checkText(String field, int longest) {
+            String text = fields.getOrDefault(field, "").strip();
+            if (text.isEmpty()) {
+                wrong(new FieldProblem(field, "", "NEEDED", "", ""));
+            } else if (text.length() > longest) {
+                wrong(new FieldProblem(field, text, "TOO_LONG", "1", String.valueOf(longest)));
+            }
+        }
+
+        void optional(String field, String kind) {
+            if (!fields.getOrDefault(field, "").isBlank()) {
+                fact(kind, How.MEASURED);
+            }
+        }
+
+        void fact(String kind, How how) {
+            Map<String, String> all = new HashMap<>(fields);
+            all.put("kind", kind);
+            all.put("of", Fittings.RIDER);
+            all.put("what", Fact.Dimension.BODY.name());
+            all.put(
+                    Unusual.SURE,
+                    fields.getOrDefault(Unusual.SURE + "." + (kind.equals("weighed") ? "mass" : "length"), ""));
+            try {
+                Fact fact = FactForm.read(all, today);
+                if (fact instanceof Fact.ChildDescribed described) {
+                    child = Optional.of(described.child());
+                }
+                Optional<FieldProblem> unusual = child.flatMap(each -> Unusual.problem(fact, each, today, all, words));
+                unusual.ifPresentOrElse(this::wrong, () -> entries.add(EntryDraft.now(how, entries.size(), fact)));
+            } catch (RefusedEntryException e) {
+                e.problems().forEach(this::wrong);
+            }
         }
     }
 
-    private static void optional(
-            Map<String, String> fields,
-            String field,
-            String kind,
-            Wording words,
-            List<String> problems,
-            List<EntryDraft> entries) {
-        if (!fields.getOrDefault(field, "").isBlank()) {
-            fact(with(fields, kind), How.MEASURED, words, problems, entries);
-        }
-    }
-
-    private static void fact(
-            Map<String, String> fields, How how, Wording words, List<String> problems, List<EntryDraft> entries) {
-        try {
-            entries.add(EntryDraft.now(how, entries.size(), FactForm.read(fields)));
-        } catch (RefusedEntryException e) {
-            e.problems().forEach(each -> problems.add(Problems.say(each, words)));
-        }
-    }
-
-    private static Map<String, String> with(Map<String, String> fields, String kind) {
-        Map<String, String> all = new HashMap<>(fields);
-        all.put("kind", kind);
-        all.put("of", Fittings.RIDER);
-        all.put("what", Fact.Dimension.BODY.name());
-        return all;
-    }
-
-    private Optional<SheetVersion> seat(
-            SignedIn user, Map<String, String> fields, MultipartFile sheet, Wording words, List<String> problems)
+    private Optional<SheetVersion> seat(SignedIn user, Map<String, String> fields, MultipartFile sheet, Reading reading)
             throws IOException {
         if (sheet != null && !sheet.isEmpty()) {
             try {
                 String json = new String(sheet.getBytes(), StandardCharsets.UTF_8);
                 return Optional.of(shelf.takeIn(user.pointId(), json, user.author()));
             } catch (RefusedDocumentException e) {
-                e.problems().forEach(each -> problems.add(sheet.getOriginalFilename() + ": " + each));
+                e.problems().forEach(each -> reading.problems.add(sheet.getOriginalFilename() + ": " + each));
                 return Optional.empty();
             }
         }
@@ -160,7 +199,7 @@ class NewFittingController {
         }
         Optional<SheetVersion> seat = chosen(shelf.seats(user.pointId()), fields.getOrDefault("seat", ""));
         if (seat.isEmpty()) {
-            problems.add(Problems.say(new FieldProblem("seat", "", "NEEDED", "", ""), words));
+            reading.wrong(new FieldProblem("seat", "", "NEEDED", "", ""));
         }
         return seat;
     }
@@ -182,6 +221,8 @@ class NewFittingController {
         page.addObject("seats", shelf.seats(user.pointId()));
         page.addObject("cars", shelf.cars(user.pointId()));
         page.addObject("typed", new LinkedHashMap<>(fields));
+        page.addObject("wrong", Map.of());
+        page.addObject("sure", Map.of());
         page.addObject("problems", problems);
         return page;
     }

@@ -1,10 +1,12 @@
 package app.layette.web.workbench;
 
+import app.layette.core.entry.Author;
 import app.layette.core.fitting.PlanDifference;
 import app.layette.core.run.StepKey;
 import app.layette.formats.wording.Wording;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.workbench.AskForms.Typed;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -70,7 +72,11 @@ public record Workbench(
             List<String> says,
             String saysTitle,
             String saysPicture,
-            Optional<GoOn> goOn) {}
+            Optional<GoOn> goOn,
+            Optional<LastAnswer> last) {}
+
+    /** The answer that was given last and can still be taken back, and the question it was given to. */
+    public record LastAnswer(String says, String step, String ask) {}
 
     /** Something that comes due, and when. */
     public record Due(String what, String when) {}
@@ -104,6 +110,14 @@ public record Workbench(
     /** The setting to make, in words, and one more reclined that is offered beside it; empty where none is. */
     public record Advised(String title, List<String> sentences, String offered, List<String> waysOut) {}
 
+    /** Who looks, and when. */
+    record Looking(Author by, Instant at) {}
+
+    /** The question that was just answered: where Undo leads back to. */
+    record Answered(String step, String ask) {
+        static final Answered NONE = new Answered("", "");
+    }
+
     /** What to show: which step and ask are open, which view is up, and what was refused. */
     record Focus(
             Optional<StepKey> step,
@@ -114,29 +128,55 @@ public record Workbench(
             Optional<PlanDifference> changed,
             Optional<String> tried,
             String picked,
-            Stock stock) {
+            Stock stock,
+            Optional<Looking> looking,
+            Answered answered) {
         Focus(Optional<StepKey> step, String ask, String view, Typed typed, List<String> problems) {
-            this(step, ask, view, typed, problems, Optional.empty(), Optional.empty(), "", Stock.NONE);
+            this(
+                    step,
+                    ask,
+                    view,
+                    typed,
+                    problems,
+                    Optional.empty(),
+                    Optional.empty(),
+                    "",
+                    Stock.NONE,
+                    Optional.empty(),
+                    Answered.NONE);
         }
 
         /** The same, with a setting that is only tried. */
         Focus trying(Optional<String> setting) {
-            return new Focus(step, ask, view, typed, problems, changed, setting, picked, stock);
+            return new Focus(step, ask, view, typed, problems, changed, setting, picked, stock, looking, answered);
         }
 
         /** The same, with a place and method that were tapped. */
         Focus picking(String place) {
-            return new Focus(step, ask, view, typed, problems, changed, tried, place, stock);
+            return new Focus(step, ask, view, typed, problems, changed, tried, place, stock, looking, answered);
         }
 
         /** The same, with what there is to roll up. */
         Focus with(Stock goods) {
-            return new Focus(step, ask, view, typed, problems, changed, tried, picked, goods);
+            return new Focus(step, ask, view, typed, problems, changed, tried, picked, goods, looking, answered);
         }
 
         /** The same, after an entry that changed this. */
         Focus after(PlanDifference difference) {
-            return new Focus(step, ask, view, typed, problems, Optional.of(difference), tried, picked, stock);
+            return new Focus(
+                    step, ask, view, typed, problems, Optional.of(difference), tried, picked, stock, looking, answered);
+        }
+
+        /** The same, after this question was answered. */
+        Focus answeredAt(String stepKey, String askKey) {
+            Answered at = new Answered(stepKey, askKey);
+            return new Focus(step, ask, view, typed, problems, changed, tried, picked, stock, looking, at);
+        }
+
+        /** The same, looked at by somebody. */
+        Focus seenBy(Author author, Instant at) {
+            Optional<Looking> by = Optional.of(new Looking(author, at));
+            return new Focus(step, ask, view, typed, problems, changed, tried, picked, stock, by, answered);
         }
     }
 

@@ -21,6 +21,7 @@ import app.layette.core.run.SheetSays;
 import app.layette.core.run.Step;
 import app.layette.core.run.StepKey;
 import app.layette.core.stance.Stance;
+import app.layette.formats.record.FactWords;
 import app.layette.formats.svg.ClipPicture;
 import app.layette.formats.svg.StancePicture;
 import app.layette.formats.svg.SvgWriter;
@@ -28,15 +29,18 @@ import app.layette.formats.wording.Wording;
 import app.layette.web.fitting.DateWords;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RemovalWords;
+import app.layette.web.fitting.Undoing;
 import app.layette.web.workbench.Workbench.Advised;
 import app.layette.web.workbench.Workbench.Board;
 import app.layette.web.workbench.Workbench.Due;
 import app.layette.web.workbench.Workbench.Focus;
 import app.layette.web.workbench.Workbench.GoOn;
+import app.layette.web.workbench.Workbench.LastAnswer;
 import app.layette.web.workbench.Workbench.Now;
 import app.layette.web.workbench.Workbench.PhaseView;
 import app.layette.web.workbench.Workbench.StepView;
 import app.layette.web.workbench.Workbench.Tab;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -47,6 +51,9 @@ import java.util.stream.Stream;
 
 /** Puts the workbench of one fitting together: the run, the open step, the drawing, the findings. */
 final class WorkbenchBuilder {
+    /** Longer ago it is no slip of the hand: the record takes it back with its reason. */
+    private static final Duration LONGEST_UNDO = Duration.ofHours(12);
+
     private final Fittings.Planned fitting;
     private final FittingPlan plan;
     private final Situation situation;
@@ -158,7 +165,24 @@ final class WorkbenchBuilder {
                         .toList(),
                 words.say("says.title"),
                 current.says().stream().anyMatch(each -> each.isAbout(SheetSays.LOCKING_CLIP)) ? ClipPicture.svg() : "",
-                goOn());
+                goOn(),
+                lastAnswer());
+    }
+
+    /** What was entered last, for whoever entered it not long ago, to be taken back in one tap. */
+    private Optional<LastAnswer> lastAnswer() {
+        return focus.looking()
+                .filter(looking -> plan.state() == FittingState.OPEN)
+                .flatMap(looking -> Undoing.last(
+                                situation.everything(), looking.by().id())
+                        .filter(entry ->
+                                entry.at().toInstant().isAfter(looking.at().minus(LONGEST_UNDO))))
+                .map(entry -> new LastAnswer(
+                        new FactWords(words).says(entry.fact()),
+                        focus.answered().step().isEmpty()
+                                ? current.key().name()
+                                : focus.answered().step(),
+                        focus.answered().ask()));
     }
 
     /** What comes next belongs to the child's measures and to the talk at the end. */

@@ -8,6 +8,7 @@ import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.Method;
 import app.layette.core.measure.Length;
 import app.layette.core.vehicle.PositionId;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -15,6 +16,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class FactFormTest {
+    private static final LocalDate TODAY = LocalDate.of(2026, 11, 28);
+
     private static Map<String, String> fields(String kind, String... more) {
         Map<String, String> fields = new HashMap<>(Map.of("kind", kind, "of", "u1"));
         for (int i = 0; i < more.length; i += 2) {
@@ -25,33 +28,34 @@ class FactFormTest {
 
     @Test
     void readsEachFieldByItsType() {
-        assertThat(FactForm.read(fields("placed", "position", "2-RIGHT", "method", "BASE_FLEXIBLE_ANCHORS")))
+        assertThat(FactForm.read(fields("placed", "position", "2-RIGHT", "method", "BASE_FLEXIBLE_ANCHORS"), TODAY))
                 .isEqualTo(new Fact.Placed("u1", PositionId.parse("2-RIGHT"), Method.BASE_FLEXIBLE_ANCHORS));
-        assertThat(FactForm.read(fields("insertSet", "piece", "body", "in", "true")))
+        assertThat(FactForm.read(fields("insertSet", "piece", "body", "in", "true"), TODAY))
                 .isEqualTo(new Fact.InsertSet("u1", "body", true));
-        Fact child = FactForm.read(fields("childDescribed", "born", "2026-03-01", "gestationDays", "38+2"));
+        Fact child = FactForm.read(fields("childDescribed", "born", "2026-03-01", "gestationDays", "38+2"), TODAY);
         assertThat(((Fact.ChildDescribed) child).gestationDays()).isEqualTo(268);
-        Fact length = FactForm.read(fields("lengthMeasured", "what", "BODY", "length", "19 1/2 in"));
+        Fact length = FactForm.read(fields("lengthMeasured", "what", "BODY", "length", "19 1/2 in"), TODAY);
         assertThat(((Fact.LengthMeasured) length).length()).isEqualTo(Length.ofInches(19.5));
     }
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
-                    weighed        | mass          | 6          | UNIT_NEEDED
+                    weighed        | mass          | 6          | UNIT_NEEDED.MASS
                     weighed        | mass          | 2,950 g    | AMBIGUOUS_COMMA
                     weighed        | mass          | 90 lb      | OUT_OF_RANGE
                     weighed        | mass          | ''         | NEEDED
-                    childDescribed | born          | yesterday  | NOT_A_DATE
+                    childDescribed | born          | 03/04/2026 | WHICH_DAY
+                    childDescribed | born          | noon       | NOT_A_DATE
                     childDescribed | gestationDays | nine       | NOT_WEEKS
-                    labelRead      | made          | March      | NOT_A_MONTH
+                    labelRead      | made          | March      | YEAR_NEEDED
                     levelRead      | reading       | SIDEWAYS   | NOT_TAKEN
                     slotsSet       | leftShell     | top        | NOT_TAKEN
-                    groundMeasured | pitch         | steep      | UNREADABLE
+                    groundMeasured | pitch         | steep      | UNREADABLE.ANGLE
                     groundMeasured | pitch         | 95         | OUT_OF_RANGE
                     placed         | position      | boot       | NOT_TAKEN
                     """)
     void refusesABadFieldByItsNameAndValue(String kind, String field, String typed, String reason) {
-        assertThatThrownBy(() -> FactForm.read(fields(kind, field, typed)))
+        assertThatThrownBy(() -> FactForm.read(fields(kind, field, typed), TODAY))
                 .isInstanceOfSatisfying(
                         RefusedEntryException.class,
                         e -> assertThat(e.problems())
@@ -65,7 +69,7 @@ class FactFormTest {
 
     @Test
     void collectsAllProblems() {
-        assertThatThrownBy(() -> FactForm.read(fields("slotsSet", "leftShell", "x", "rightShell", "1")))
+        assertThatThrownBy(() -> FactForm.read(fields("slotsSet", "leftShell", "x", "rightShell", "1"), TODAY))
                 .isInstanceOfSatisfying(
                         RefusedEntryException.class,
                         e -> assertThat(e.problems())
@@ -75,7 +79,7 @@ class FactFormTest {
 
     @Test
     void anUnknownKindIsRefused() {
-        assertThatThrownBy(() -> FactForm.read(fields("handedOver")))
+        assertThatThrownBy(() -> FactForm.read(fields("handedOver"), TODAY))
                 .isInstanceOfSatisfying(
                         RefusedEntryException.class, e -> assertThat(e.reason()).isEqualTo("UNKNOWN_KIND"));
     }

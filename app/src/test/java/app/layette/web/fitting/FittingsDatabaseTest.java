@@ -157,7 +157,8 @@ class FittingsDatabaseTest extends DatabaseTest {
         SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
         assertThatThrownBy(() -> fittings.begin(new Fittings.Begin(reference, "Ada", seat, List.of()), point, MARIT))
                 .hasMessageContaining("TAKEN");
-        UUID again = fittings.begin(new Fittings.Begin(reference, "", seat, List.of(), true), point, MARIT);
+        UUID again = fittings.begin(
+                new Fittings.Begin(UUID.randomUUID(), reference, "", seat, List.of(), true), point, MARIT);
         Fittings.Planned planned = fittings.planned(again, point);
         assertThat(planned.childName()).isEqualTo("Ada");
         assertThat(planned.plan().situation().weight()).hasValueSatisfying(weight -> {
@@ -173,7 +174,8 @@ class FittingsDatabaseTest extends DatabaseTest {
                         .orElseThrow()
                         .value())
                 .isEqualTo(Mass.ofKilograms(3.3));
-        assertThatThrownBy(() -> fittings.begin(new Fittings.Begin("nobody", "", seat, List.of(), true), point, MARIT))
+        assertThatThrownBy(() -> fittings.begin(
+                        new Fittings.Begin(UUID.randomUUID(), "nobody", "", seat, List.of(), true), point, MARIT))
                 .hasMessageContaining("UNKNOWN_FAMILY");
     }
 

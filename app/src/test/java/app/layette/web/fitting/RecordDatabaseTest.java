@@ -15,6 +15,7 @@ import app.layette.formats.Examples;
 import app.layette.web.account.Points;
 import app.layette.web.shelf.Shelf;
 import app.layette.web.support.DatabaseTest;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -29,6 +30,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /** The record over the real database: corrections, withdrawals, erasing, and planning again. */
 class RecordDatabaseTest extends DatabaseTest {
+    private static final LocalDate TODAY = LocalDate.of(2026, 11, 28);
+
     private static final Author MARIT = new Author("marit", Author.Role.TECHNICIAN);
 
     @Autowired
@@ -122,7 +125,8 @@ class RecordDatabaseTest extends DatabaseTest {
                         "3.2 kg",
                         "corrects",
                         guess.id().toString()),
-                before);
+                before,
+                TODAY);
         assertThat(correction.how().isEstimate()).isTrue();
         assertThat(fittings.correct(fitting, correction, "misheard", point, MARIT)
                         .after()
@@ -131,7 +135,8 @@ class RecordDatabaseTest extends DatabaseTest {
                         .weight())
                 .as("an estimate is never the weight, corrected or not")
                 .isEmpty();
-        assertThatThrownBy(() -> fittings.correctionOf(Map.of("kind", "weighed", "of", "r1", "mass", "3.2 kg"), before))
+        assertThatThrownBy(() ->
+                        fittings.correctionOf(Map.of("kind", "weighed", "of", "r1", "mass", "3.2 kg"), before, TODAY))
                 .isInstanceOfSatisfying(
                         RefusedEntryException.class, e -> assertThat(e.reason()).isEqualTo("CORRECTS_NOTHING"));
     }

@@ -14,23 +14,21 @@ class CabinIT {
 
     /** Taps an answer on the drawing and reads why. */
     private static String why(Desk desk, String place, String method, String answer) {
-        desk.page().click("svg.view-cabin a[aria-label='" + place + ", " + method + ": " + answer + "']");
+        desk.click("svg.view-cabin a[aria-label='" + place + ", " + method + ": " + answer + "']");
         desk.page().waitForLoadState();
         return desk.page().textContent(".place-why");
     }
 
     private static void choose(Desk desk) {
         desk.page()
-                .waitForResponse(
-                        response -> response.url().endsWith("/entries"),
-                        () -> desk.page().click(".place-why .go"));
-        desk.page().waitForFunction("() => !document.querySelector('.htmx-request, .htmx-settling, .htmx-swapping')");
+                .waitForResponse(response -> response.url().endsWith("/entries"), () -> desk.click(".place-why .go"));
+        desk.page().waitForFunction("() => !document.querySelector('.busy')");
     }
 
     @Test
     void storageUnderTheFloorIsAnsweredAtEveryPlace() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("ansel").page().click("text=Juniper");
+            desk.signIn("ansel").click("text=Juniper");
             desk.step("Place and method");
             desk.page().waitForSelector("svg.view-cabin");
             assertThat(desk.page().textContent(".place-why"))
@@ -48,7 +46,7 @@ class CabinIT {
     @Test
     void aTaxiRideByEuropeanRoutingReachesOnlyBuckledLast() {
         try (Desk desk = new Desk(app.address(), 390, 844)) {
-            desk.signIn("marit").page().click("text=Bastian");
+            desk.signIn("marit").click("text=Bastian");
             assertThat(desk.title()).isEqualTo("Harness the child");
             desk.tap("Nothing").tap("Thin clothes only").tap("Snug").tap("At the armpits");
             assertThat(desk.title()).isEqualTo("Route the belt");
@@ -70,7 +68,7 @@ class CabinIT {
     @Test
     void anEarlyBabyRidesFlatInACarBed() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("tove").page().click("text=Isolde");
+            desk.signIn("tove").click("text=Isolde");
             assertThat(desk.title()).isEqualTo("Route the belt");
             assertThat(desk.page().textContent("#run")).doesNotContain("Level", "Slots", "Carrier on the base");
             desk.tap("Through other guides");
@@ -83,7 +81,7 @@ class CabinIT {
             assertThat(desk.page().textContent("#findings")).contains("lies the other way");
             desk.tap("Flat on the back");
             assertThat(desk.title()).isEqualTo("Teach-back");
-            desk.page().click("text=The family’s page");
+            desk.click("text=The family’s page");
             assertThat(desk.page().textContent("main")).contains("Flat on the back", "End straps off the lap part");
             desk.isQuiet();
         }
@@ -92,7 +90,7 @@ class CabinIT {
     @Test
     void aLayFlatCarrierTakesTwoPlaces() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("ansel").page().click("text=Rowan");
+            desk.signIn("ansel").click("text=Rowan");
             assertThat(desk.title()).isEqualTo("Place and method");
             assertThat(why(desk, "Front row, right", "Lay-flat across two places", "not allowed"))
                     .contains("not allowed", "CAB-1");
@@ -122,24 +120,24 @@ class CabinIT {
     @Test
     void twinsAndTwoPeopleAreSeatedInASevenSeater() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("marit").page().click("text=Ida");
+            desk.signIn("marit").click("text=Ida");
             desk.step("Place and method");
-            desk.page().click("text=Several riders in this car");
+            desk.click("text=Several riders in this car");
             desk.page().waitForURL("**/riders");
             desk.page().check(".tiles label:has-text('Otto') input");
             desk.page().selectOption("[name=people]", "2");
-            desk.page().click("text=Seat them");
+            desk.click("text=Seat them");
             desk.page().waitForSelector(".arranged");
             assertThat(desk.page().locator(".arranged").count()).isEqualTo(3);
             assertThat(desk.page().textContent(".arranged >> nth=0"))
                     .contains("Ida", "Otto", "Person 1", "Person 2", "Second row, middle", "first choice");
             desk.isAccessible("several riders");
             desk.page().selectOption("[name=people]", "6");
-            desk.page().click("text=Seat them");
+            desk.click("text=Seat them");
             assertThat(desk.page().textContent(".refused")).contains("There is no arrangement", "Person 5");
             desk.page().selectOption("[name=people]", "1");
-            desk.page().click("text=Seat them");
-            desk.page().click(".arranged >> nth=0 >> text=Choose this for Ida");
+            desk.click("text=Seat them");
+            desk.click(".arranged >> nth=0 >> text=Choose this for Ida");
             desk.page().waitForSelector("#now-title");
             assertThat(desk.page().textContent("#head")).contains("Second row");
             desk.isQuiet();
@@ -149,7 +147,7 @@ class CabinIT {
     @Test
     void aChangeOfMethodHalfWayKeepsWhatStillHolds() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("marit").page().click("text=Tamsin");
+            desk.signIn("marit").click("text=Tamsin");
             desk.step("Place and method");
             why(desk, "Second row, right", "Base with the seat belt", "allowed");
             choose(desk);

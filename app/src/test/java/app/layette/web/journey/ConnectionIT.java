@@ -20,15 +20,15 @@ class ConnectionIT {
     @Test
     void entriesMadeWithoutConnectionAreKeptThroughAReloadAndSentInOrderOnce() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("marit").page().click("text=Tamsin");
+            desk.signIn("marit").click("text=Tamsin");
             desk.step("Harness the child");
-            desk.page().click("#ask-question-clothing summary");
+            desk.click("#ask-question-clothing summary");
             desk.offline(true);
             desk.tapOffline("Thin clothes only");
             assertThat(desk.waiting()).isEqualTo("1 entry waiting");
-            desk.page().click("#ask-question-snug summary");
+            desk.click("#ask-question-snug summary");
             desk.tapOffline("Snug");
-            desk.page().click("#ask-question-clip summary");
+            desk.click("#ask-question-clip summary");
             desk.tapOffline("At the armpits");
             assertThat(desk.waiting()).isEqualTo("3 entries waiting");
             assertThat(desk.page().textContent("#outbox-list")).contains("Thin clothes only", "Snug", "At the armpits");
@@ -50,7 +50,7 @@ class ConnectionIT {
     @Test
     void whatTheServerMissedWhileItWasDownIsSentWhenItIsBack() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("marit").page().click("text=Bramwell");
+            desk.signIn("marit").click("text=Bramwell");
             int before = app.newestKinds("Bramwell", 500).size();
             app.kill();
             desk.tapOffline("A flat hand or more");
@@ -66,12 +66,12 @@ class ConnectionIT {
     void aLevelReadOfflineBeforeAColleagueTightenedDoesNotCount() {
         try (Desk desk = new Desk(app.address(), 1280, 800);
                 Desk colleague = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("marit").page().click("text=Tamsin");
+            desk.signIn("marit").click("text=Tamsin");
             desk.step("Level, child in");
-            desk.page().click("#ask-level-child summary");
+            desk.click("#ask-level-child summary");
             desk.offline(true);
             desk.tapOffline("Bubble between the lines");
-            colleague.signIn("ansel").page().click("text=Tamsin");
+            colleague.signIn("ansel").click("text=Tamsin");
             changed(colleague, "TIGHTENED");
             colleague.step("Inch test").tap("Less than an inch");
             colleague.step("Leg and indicators").tap("All show locked");
@@ -91,11 +91,11 @@ class ConnectionIT {
     void twoPeopleSeeEachOthersEntriesAndNobodysTypingIsLost() {
         try (Desk desk = new Desk(app.address(), 1280, 800);
                 Desk colleague = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("marit").page().click("text=Linnea");
+            desk.signIn("marit").click("text=Linnea");
             desk.step("Weight and length");
-            desk.page().click("#ask-weight summary");
+            desk.click("#ask-weight summary");
             desk.fill("mass", "6 lb 3");
-            colleague.signIn("tove").page().click("text=Linnea");
+            colleague.signIn("tove").click("text=Linnea");
             colleague.step("Slots and webbing").tap("All in slot 1");
             desk.page()
                     .waitForFunction(
@@ -110,9 +110,9 @@ class ConnectionIT {
     @Test
     void aNumberIsSaidInTheOtherUnitWhileItIsTyped() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("marit").page().click("text=Osric");
+            desk.signIn("marit").click("text=Osric");
             desk.step("Weight and length");
-            desk.page().click("#ask-weight summary");
+            desk.click("#ask-weight summary");
             desk.fill("mass", "8 lb 10 oz");
             desk.page()
                     .waitForFunction(
@@ -126,12 +126,11 @@ class ConnectionIT {
     }
 
     private static void changed(Desk desk, String act) {
-        desk.page().click(".changed-menu summary");
+        desk.click(".changed-menu summary");
         desk.page().selectOption(".changed-menu select", act);
         desk.page()
                 .waitForResponse(
-                        response -> response.url().endsWith("/entries"),
-                        () -> desk.page().click(".changed-menu .go"));
+                        response -> response.url().endsWith("/entries"), () -> desk.click(".changed-menu .go"));
         desk.page().waitForSelector("#run .reopened");
     }
 }

@@ -28,20 +28,20 @@ class EveryViewIT {
                 look(desk.open(path), path);
             }
             for (String child : new String[] {"Tamsin", "Linnea", "Halvard", "Aldis", "Bramwell"}) {
-                desk.open("/").page().click("text=" + child);
+                desk.open("/").click("text=" + child);
                 look(desk, child);
             }
-            desk.open("/").page().click("text=Tamsin");
-            desk.page().click(".views a:has-text('Harness')");
+            desk.open("/").click("text=Tamsin");
+            desk.click(".views a:has-text('Harness')");
             desk.page().waitForSelector("svg.view-harness");
             look(desk, "harness");
-            desk.page().click("#findings summary >> nth=-1");
+            desk.click("#findings summary >> nth=-1");
             look(desk, "findings open");
             desk.step("Place and method");
             desk.page().waitForSelector("svg.view-cabin");
             look(desk, "cabin");
-            desk.open("/").page().click("text=Bramwell");
-            desk.page().click("text=The family’s page");
+            desk.open("/").click("text=Bramwell");
+            desk.click("text=The family’s page");
             look(desk, "handout");
             assertThat(desk.page().textContent("main")).contains("Draft, not handed over");
             desk.isQuiet();
@@ -60,15 +60,15 @@ class EveryViewIT {
                 desk.fitsItsWidth(path);
             }
             for (String child : new String[] {"Aldis", "Bramwell", "Tamsin"}) {
-                desk.open("/").page().click("text=" + child);
+                desk.open("/").click("text=" + child);
                 desk.page().waitForLoadState();
                 desk.fitsItsWidth(child);
             }
             look(desk, "side");
-            desk.page().click(".views a:has-text('Harness')");
+            desk.click(".views a:has-text('Harness')");
             desk.page().waitForSelector("svg.view-harness");
             look(desk, "harness");
-            desk.page().click("text=The family’s page");
+            desk.click("text=The family’s page");
             look(desk, "handout");
             desk.isQuiet();
         }
@@ -79,7 +79,7 @@ class EveryViewIT {
     @CsvSource({"1280, 800, LIGHT, Ottilie", "390, 844, LIGHT, Philippa", "1280, 800, DARK, Ottilie"})
     void thePagesOfAFittingAreAccessible(int width, int height, ColorScheme scheme, String child) {
         try (Desk desk = new Desk(app.address(), width, height, scheme)) {
-            desk.signIn("ilse").page().click("text=" + child);
+            desk.signIn("ilse").click("text=" + child);
             String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
             for (String path : new String[] {
                 "/as-found?area=HARNESS", "/record", "/photos", "/trip", "/rethread", "/restraints", "/handout"
@@ -102,7 +102,7 @@ class EveryViewIT {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
             desk.open("/sign-in").page().fill("#username", "marit");
             desk.page().fill("#password", "wrong");
-            desk.page().click(".sign-in .go");
+            desk.click(".sign-in .go");
             assertThat(desk.page().textContent(".refused")).contains("not right");
         }
     }
@@ -113,7 +113,7 @@ class EveryViewIT {
             desk.page()
                     .context()
                     .addInitScript("Object.defineProperty(navigator, 'serviceWorker', {value: undefined})");
-            desk.signIn("marit").page().click("text=Tamsin");
+            desk.signIn("marit").click("text=Tamsin");
             desk.page().waitForLoadState();
             assertThat(desk.bytesOverTheWire())
                     .as("sign-in, today and a fitting together")
@@ -126,9 +126,9 @@ class EveryViewIT {
     @Test
     void unitsSwitchAndStay() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("tove").page().click("text=Tamsin");
+            desk.signIn("tove").click("text=Tamsin");
             assertThat(desk.page().textContent("#head")).contains("6 lb 8 oz");
-            desk.page().click(".tools button:has-text('lb, in')");
+            desk.click(".tools button:has-text('lb, in')");
             desk.page().waitForLoadState();
             assertThat(desk.page().textContent("#head")).contains("2.95 kg");
         }
@@ -139,10 +139,10 @@ class EveryViewIT {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
             desk.signIn("ansel").open("/shelf");
             desk.page().setInputFiles("[name=sheet]", Path.of("..", "examples", "cases", "ready.json"));
-            desk.page().click(".take-in .go");
+            desk.click(".take-in .go");
             assertThat(desk.page().textContent(".refused")).contains("ready.json was not brought in", "allowed");
             desk.page().setInputFiles("[name=sheet]", Path.of("..", "examples", "sheets", "pallander-dray.json"));
-            desk.page().click(".take-in .go");
+            desk.click(".take-in .go");
             assertThat(desk.page().textContent(".refused")).contains("higher");
         }
     }
@@ -158,7 +158,7 @@ class EveryViewIT {
     @Test
     void aTraineeEntersButDoesNotSign() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("pim").page().click("text=Tamsin");
+            desk.signIn("pim").click("text=Tamsin");
             desk.send("Hand over");
             assertThat(desk.page().textContent("#now .refused")).contains("A trainee enters; a technician signs.");
         }

@@ -49,15 +49,14 @@ class FirstFittingIT {
         desk.send("Hand over");
         assertThat(desk.page().textContent("#now .refused"))
                 .contains("Not handed over", "Level, child in", "Teach-back");
-        desk.page().click("#now .blockers a:has-text('Level, child in')");
+        desk.click("#now .blockers a:has-text('Level, child in')");
         desk.page().waitForLoadState();
         assertThat(desk.title()).isEqualTo("Level, child in");
-        desk.page().click(".changed-menu summary");
+        desk.click(".changed-menu summary");
         desk.page().selectOption(".changed-menu select", "PRESSED_OR_ROCKED");
         desk.page()
                 .waitForResponse(
-                        response -> response.url().endsWith("/entries"),
-                        () -> desk.page().click(".changed-menu .go"));
+                        response -> response.url().endsWith("/entries"), () -> desk.click(".changed-menu .go"));
         desk.step("Inch test").tap("Less than an inch");
         desk.step("Leg and indicators").tap("All show locked");
         desk.step("Level, child in").tap("Bubble between the lines").tap("Both sides alike");
@@ -65,7 +64,7 @@ class FirstFittingIT {
     }
 
     private static void handout(Desk desk) {
-        desk.page().click("text=The family’s page");
+        desk.click("text=The family’s page");
         desk.page().waitForURL("**/handout");
         String page = desk.page().textContent("main");
         assertThat(page).contains("How Wilhelmina rides", "slot 1, both sides, short loop", "Second row, right");

@@ -17,26 +17,26 @@ class HarnessIT {
     static final RunningApp app = RunningApp.shared();
 
     private static void move(Desk desk, String words) {
-        desk.page().click(".moves button:has-text('" + words + "')");
+        desk.click(".moves button:has-text('" + words + "')");
         desk.page().waitForLoadState();
     }
 
     @Test
     void aSlotIsWrongUntilTheInsertComesOut() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("marit").page().click("text=Philippa");
+            desk.signIn("marit").click("text=Philippa");
             assertThat(desk.title()).isEqualTo("Insert");
             assertThat(desk.page().textContent("#findings")).contains("2 to put right");
             assertThat(desk.page().textContent("#ask-insert-body"))
                     .contains("Must be out at this weight", "slot 2", "Without", "slot 1");
-            desk.page().click("#ask-insert-body summary");
-            desk.page().click("#ask-insert-body .choice:has-text('Out')");
+            desk.click("#ask-insert-body summary");
+            desk.click("#ask-insert-body .choice:has-text('Out')");
             desk.page().waitForSelector("#run .reopened");
             desk.step("Shoulder and head room");
             desk.page()
                     .waitForResponse(
                             response -> response.url().endsWith("/entries"),
-                            () -> desk.page().click("svg.view-harness a[aria-label*='between slots 1 and 2']"));
+                            () -> desk.click("svg.view-harness a[aria-label*='between slots 1 and 2']"));
             desk.page().waitForSelector("svg.view-harness a .ink-chosen");
             assertThat(desk.page().textContent("#findings")).contains("Nothing to put right");
             desk.isQuiet();
@@ -47,9 +47,9 @@ class HarnessIT {
     @Test
     void theShoulderLineIsDragged() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("marit").page().click("text=Linnea");
+            desk.signIn("marit").click("text=Linnea");
             desk.step("Shoulder and head room");
-            desk.page().click("#ask-shoulder summary");
+            desk.click("#ask-shoulder summary");
             Locator line = desk.page().locator("svg.view-harness [data-part=shoulder] circle");
             BoundingBox from = line.boundingBox();
             BoundingBox to = desk.page()
@@ -62,7 +62,7 @@ class HarnessIT {
                 desk.page().mouse().move(to.x + to.width / 2, to.y + to.height / 2);
                 desk.page().mouse().up();
             });
-            desk.page().waitForFunction("() => !document.querySelector('.htmx-request')");
+            desk.page().waitForFunction("() => !document.querySelector('.busy')");
             assertThat(app.newestKinds("Linnea", 1)).containsExactly("shoulderSeen");
             assertThat(desk.page().textContent("#findings")).contains("Slot 3 needs the long loop");
             desk.isQuiet();
@@ -72,9 +72,9 @@ class HarnessIT {
     @Test
     void aRethreadInAWrongOrderIsCaught() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("marit").page().click("text=Linnea");
+            desk.signIn("marit").click("text=Linnea");
             desk.step("Slots and webbing");
-            desk.page().click("text=Move the straps, step by step");
+            desk.click("text=Move the straps, step by step");
             desk.page().waitForURL("**/rethread");
             desk.isAccessible("rethread");
             move(desk, "Take the left webbing off");
@@ -91,10 +91,10 @@ class HarnessIT {
             move(desk, "Run it tight and loose");
             assertThat(desk.page().textContent(".refused")).contains("different slots");
             for (int left = 0; left < 10 && desk.page().isVisible(".next-move"); left++) {
-                desk.page().click(".moves button:not(.quiet)");
+                desk.click(".moves button:not(.quiet)");
                 desk.page().waitForLoadState();
             }
-            desk.page().click("text=Keep it: slot 1, both sides");
+            desk.click("text=Keep it: slot 1, both sides");
             desk.page().waitForSelector("#now-title");
             assertThat(app.newestKinds("Linnea", 1)).containsExactly("slotsSet");
             assertThat(desk.page().textContent("#findings")).contains("Nothing to put right");
@@ -106,9 +106,9 @@ class HarnessIT {
     @Test
     void aFlatOrderLeavesOnlyWhatLiesFlat() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("marit").page().click("text=Isolde");
+            desk.signIn("marit").click("text=Isolde");
             desk.step("Weight and length");
-            desk.page().click("text=Which restraint?");
+            desk.click("text=Which restraint?");
             desk.page().waitForURL("**/restraints");
             desk.isAccessible("which restraint");
             assertThat(desk.page().textContent(".choice-row >> nth=0")).contains("Wrenfold Shuttle", "car bed");
@@ -120,7 +120,7 @@ class HarnessIT {
                             .locator(".choice-row:not(.not_allowed) .name")
                             .allTextContents())
                     .allMatch(row -> row.contains("car bed") || row.contains("lay-flat"));
-            desk.page().click("text=Begin again with it");
+            desk.click("text=Begin again with it");
             desk.page().waitForURL("**/fittings/new?**");
             assertThat(desk.page().isChecked("[name=comesBack]")).isTrue();
             assertThat(desk.page().inputValue("[name=seat]")).isEqualTo("ostler-selvedge");
@@ -131,13 +131,13 @@ class HarnessIT {
     @Test
     void aCoatHidesSlack() {
         try (Desk desk = new Desk(app.address(), 390, 844)) {
-            desk.signIn("tove").page().click("text=Tamsin");
+            desk.signIn("tove").click("text=Tamsin");
             desk.step("Harness the child");
-            desk.page().click("#ask-question-clothing summary");
+            desk.click("#ask-question-clothing summary");
             desk.tap("tested: slack without it");
             assertThat(desk.page().textContent("#now")).contains("there is slack: off with it");
             assertThat(desk.state()).isEqualTo("Not ready to hand over");
-            desk.page().click("#ask-layer summary");
+            desk.click("#ask-layer summary");
             desk.tap("Padded coat");
             assertThat(desk.page().textContent("#now")).contains("may hide about");
             desk.tap("Thin clothes only");
@@ -149,13 +149,13 @@ class HarnessIT {
     @Test
     void aNewWeightMovesWhatComesNextForAnEarlyBaby() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("marit").page().click("text=Isolde");
+            desk.signIn("marit").click("text=Isolde");
             desk.step("Weight and length");
             desk.page().waitForSelector("svg.view-timeline");
             desk.isAccessible("what comes next");
             String before = desk.page().textContent("svg.view-timeline");
             assertThat(before).contains("Outgrown", "today");
-            desk.page().click("#ask-weight summary");
+            desk.click("#ask-weight summary");
             desk.fill("mass", "5 lb 2 oz").send("Keep the weight");
             desk.step("Weight and length");
             desk.page().waitForSelector("svg.view-timeline");
@@ -184,7 +184,7 @@ class HarnessIT {
             desk.page().fill("[name=length]", "50 cm");
             desk.page().selectOption("[name=seat]", "wrenfold-thimble");
             desk.page().selectOption("[name=box]", "BEDSIDE");
-            desk.page().click(".begin .go");
+            desk.click(".begin .go");
             desk.page().waitForURL("**/fittings/*");
             assertThat(desk.state()).isEqualTo("Teaching, no car");
             assertThat(desk.page().locator("#run .step").count()).isEqualTo(5);
@@ -212,23 +212,23 @@ class HarnessIT {
             desk.isAccessible("class");
             desk.page().check(".tiles label:has-text('Tamsin') input");
             desk.page().check(".tiles label:has-text('Isolde') input");
-            desk.page().click("text=Make the worksheet");
+            desk.click("text=Make the worksheet");
             assertThat(desk.page().locator(".worksheet").count()).isEqualTo(2);
             assertThat(desk.page().textContent("main"))
                     .contains("which slot is that now?")
                     .doesNotContain("slot 1 of 4");
             desk.page().check("[name=answers]");
-            desk.page().click("text=Make the worksheet");
+            desk.click("text=Make the worksheet");
             assertThat(desk.page().textContent("main")).contains("slot 1 of 4");
-            desk.open("/").page().click("text=Tamsin");
+            desk.open("/").click("text=Tamsin");
             desk.step("Teach-back");
-            desk.page().click("text=Plan a trip");
+            desk.click("text=Plan a trip");
             desk.page().fill("[name=driving]", "a while");
-            desk.page().click("text=Plan it");
+            desk.click("text=Plan it");
             assertThat(desk.page().textContent(".refused")).contains("driving time (a while)", "24 h");
             assertThat(desk.page().inputValue("[name=driving]")).isEqualTo("a while");
             desk.page().fill("[name=driving]", "1 h 40");
-            desk.page().click("text=Plan it");
+            desk.click("text=Plan it");
             assertThat(desk.page().textContent(".sum")).contains("4 legs, 3 stops, 2 h 40 min", "30 min in the seat");
             desk.isAccessible("trip");
             desk.isQuiet();

@@ -46,7 +46,7 @@ class PaperIT {
             desk.signIn("marit").open("/class");
             desk.page().check("label:has-text('Tamsin') input");
             desk.page().check("label:has-text('Halvard') input");
-            desk.page().click("text=Make the worksheet");
+            desk.click("text=Make the worksheet");
             String blank = desk.page().getAttribute("a:has-text('PDF')", "href");
             Paper asked = Paper.of(desk, app.address() + blank);
             assertThat(asked.pages()).as("a family a page").isEqualTo(2);

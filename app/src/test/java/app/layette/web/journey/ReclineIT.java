@@ -34,7 +34,7 @@ class ReclineIT {
     @Test
     void aDragChangesTheAdviceAndSetsIt() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("marit").page().click("text=Aldis");
+            desk.signIn("marit").click("text=Aldis");
             desk.step("Recline device");
             String before = desk.page().textContent("#tried");
             Locator seat = desk.page().locator("#board [data-part=restraint]");
@@ -87,7 +87,7 @@ class ReclineIT {
                 String step = advised.substring(advised.length() - 1);
                 if (!advised.startsWith("Foot is on")) {
                     if (desk.page().locator("#ask-device[open]").count() == 0) {
-                        desk.page().click("#ask-device > summary");
+                        desk.click("#ask-device > summary");
                     }
                     desk.tap(step + " ·");
                 }
@@ -133,7 +133,7 @@ class ReclineIT {
     @Test
     void aSlopingYardGivesAProvisionalThenARefusedReading() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("tove").page().click("text=Aldis");
+            desk.signIn("tove").click("text=Aldis");
             desk.step("Level, child in").tap("Ball wholly inside");
             assertThat(desk.page().textContent("#findings")).contains("provisional");
             desk.step("Level ground");
@@ -156,19 +156,19 @@ class ReclineIT {
     @Test
     void thePhoneIsCheckedAndThenReadsTheAngle() {
         try (Desk desk = new Desk(app.address(), 390, 844)) {
-            desk.signIn("ansel").page().click("text=Petra");
+            desk.signIn("ansel").click("text=Petra");
             desk.step("Recline device").tap("2 ·");
             CDPSession cdp = desk.page().context().newCDPSession(desk.page());
-            desk.page().click("#ask-level-pressed .fold summary");
+            desk.click("#ask-level-pressed .fold summary");
             tilt(cdp, 1.2);
-            desk.page().click("#ask-level-pressed [data-level-sensor]");
-            desk.page().click(".sensor button:has-text('It lies flat')");
+            desk.click("#ask-level-pressed [data-level-sensor]");
+            desk.click(".sensor button:has-text('It lies flat')");
             desk.page().waitForSelector(".sensor button:has-text('Turned round')");
             tilt(cdp, -0.6);
-            desk.page().click(".sensor button:has-text('Turned round')");
+            desk.click(".sensor button:has-text('Turned round')");
             desk.page().waitForSelector(".sensor button:has-text('Take the angle')");
             tilt(cdp, 49.3);
-            desk.page().click(".sensor button:has-text('Take the angle')");
+            desk.click(".sensor button:has-text('Take the angle')");
             desk.page().waitForFunction("() => document.querySelector('.ask[open] [name=angle]').value === '41.0'");
             assertThat(desk.page().inputValue(".ask[open] [name=source]")).isEqualTo("DEVICE_SENSOR");
             desk.send("Keep the angle");
@@ -188,15 +188,15 @@ class ReclineIT {
     @Test
     void theGaugeFillsTheFieldInOnceItAnswers() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("ansel").page().click("text=Juniper");
+            desk.signIn("ansel").click("text=Juniper");
             desk.step("Recline device");
-            desk.page().click("#ask-level-pressed .fold summary");
+            desk.click("#ask-level-pressed .fold summary");
             Locator angle = desk.page().locator("#ask-level-pressed [name=angle]");
             for (int attempt = 0; attempt < 20 && angle.inputValue().isEmpty(); attempt++) {
                 desk.page()
                         .waitForResponse(
                                 response -> response.url().contains("/gauge"),
-                                () -> desk.page().click("#ask-level-pressed [data-gauge]"));
+                                () -> desk.click("#ask-level-pressed [data-gauge]"));
                 desk.page()
                         .waitForFunction(
                                 "() => /gauge (reads|did not)/.test(document.querySelector('.ask[open] .sensor').textContent)");
@@ -211,19 +211,19 @@ class ReclineIT {
     @Test
     void aTowelIsWorkedOutFromWhatLiesThere() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("marit").page().click("text=Halvard");
+            desk.signIn("marit").click("text=Halvard");
             assertThat(desk.title()).isEqualTo("Recline device");
             assertThat(desk.page().textContent("#ask-roll")).contains("Hand towel: fold to 2 layers", "Allowed.");
-            desk.page().click("#ask-roll .fold:has-text('What I have here') summary");
+            desk.click("#ask-roll .fold:has-text('What I have here') summary");
             desk.page().fill("#ask-roll [name=clothLength]", "80 cm");
             desk.page().fill("#ask-roll [name=clothWidth]", "soft");
             desk.page().fill("#ask-roll [name=clothThickness]", "3 mm");
-            desk.page().click("#ask-roll button:has-text('Work it out')");
+            desk.click("#ask-roll button:has-text('Work it out')");
             desk.page().waitForSelector("#ask-roll .problem");
             assertThat(desk.page().textContent("#ask-roll .problem")).contains("(soft)", "allowed");
             assertThat(desk.page().inputValue("#ask-roll [name=clothLength]")).isEqualTo("80 cm");
             desk.page().fill("#ask-roll [name=clothWidth]", "50 cm");
-            desk.page().click("#ask-roll button:has-text('Work it out')");
+            desk.click("#ask-roll button:has-text('Work it out')");
             desk.page().waitForSelector("#ask-roll .choice:has-text('What I have here')");
             desk.tap("What I have here: fold to 2 layers");
             assertThat(desk.page().textContent("#ask-roll .a")).contains("a rolled towel");

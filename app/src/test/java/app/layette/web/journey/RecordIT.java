@@ -19,28 +19,28 @@ class RecordIT {
     static final RunningApp app = RunningApp.shared();
 
     private static void found(Desk desk, String area, String what) {
-        desk.page().click("svg.view-as-found a[aria-label^='" + area + "']");
+        desk.click("svg.view-as-found a[aria-label^='" + area + "']");
         desk.page().waitForLoadState();
-        desk.page().click(".choices-of-area button:has-text('" + what + "')");
+        desk.click(".choices-of-area button:has-text('" + what + "')");
         desk.page().waitForLoadState();
     }
 
     @Test
     void aPhotographIsKeptAndABadOneRefusedWithASentence() {
         try (Desk desk = new Desk(app.address(), 390, 844)) {
-            desk.signIn("marit").page().click("text=Bramwell");
-            desk.page().click("text=Photographs");
+            desk.signIn("marit").click("text=Bramwell");
+            desk.click("text=Photographs");
             desk.isAccessible("photographs");
             desk.fitsItsWidth("photographs");
             desk.page().setInputFiles("[name=photo]", java.nio.file.Path.of("..", "examples", "cases", "ready.json"));
             desk.page().selectOption("[name=about]", "label");
-            desk.page().click(".take-photo .go");
+            desk.click(".take-photo .go");
             assertThat(desk.page().textContent(".refused")).contains("This is no photograph");
             assertThat(desk.page().inputValue("[name=about]")).isEqualTo("label");
             desk.page()
                     .setInputFiles(
                             "[name=photo]", java.nio.file.Path.of("..", "docs", "screenshots", "fitting-side.png"));
-            desk.page().click(".take-photo .go");
+            desk.click(".take-photo .go");
             assertThat(desk.page().locator(".gallery img").count()).isEqualTo(1);
             Object width = desk.page()
                     .evaluate("async () => { const img = document.querySelector('.gallery img');"
@@ -54,19 +54,19 @@ class RecordIT {
     @Test
     void fromAsFoundToTheSealedRecordThePaperAndTheDueList() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("marit").page().click("text=Tamsin");
+            desk.signIn("marit").click("text=Tamsin");
             String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
-            desk.page().click("text=As found");
+            desk.click("text=As found");
             found(desk, "Harness", "Chest clip too low");
             found(desk, "Base", "Base loose");
             desk.isAccessible("as found");
             assertThat(desk.page().textContent(".list")).contains("still so: Chest clip", "still so: Inch test");
             desk.open(fitting);
             desk.step("Inch test");
-            desk.page().click("#ask-movement summary");
+            desk.click("#ask-movement summary");
             desk.tap("Less than an inch");
             desk.step("Harness the child");
-            desk.page().click("#ask-question-clip summary");
+            desk.click("#ask-question-clip summary");
             desk.tap("At the armpits");
             desk.open(fitting + "/as-found");
             assertThat(desk.page().textContent(".list"))
@@ -87,11 +87,11 @@ class RecordIT {
         assertThat(desk.page().textContent(".seal")).contains("the seal holds", "marit", "SHA-256");
         String hash = desk.page().textContent(".seal code");
         int before = desk.page().locator(".story > li").count();
-        desk.page().click("[aria-label='Correct entry 5']");
+        desk.click("[aria-label='Correct entry 5']");
         desk.page().fill(".correct:visible [name=mass]", "a lot");
         desk.page().fill(".correct:visible [name=why]", "misread");
-        desk.page().click(".correct:visible button");
-        assertThat(desk.page().textContent(".refused")).contains("The Weight (a lot)");
+        desk.click(".correct:visible button");
+        assertThat(desk.page().textContent(".refused")).contains("Weight (a lot)");
         assertThat(desk.page().locator(".story > li").count())
                 .as("neither is kept")
                 .isEqualTo(before);
@@ -99,7 +99,7 @@ class RecordIT {
         assertThat(desk.page().inputValue(".correct:visible [name=why]")).isEqualTo("misread");
         desk.page().fill(".correct:visible [name=mass]", "6 lb 10 oz");
         desk.page().fill(".correct:visible [name=why]", "the scale was misread");
-        desk.page().click(".correct:visible button");
+        desk.click(".correct:visible button");
         assertThat(desk.page().locator(".story > li").count()).isEqualTo(before + 2);
         assertThat(desk.page().textContent(".story")).contains("added after the seal", "the scale was misread");
         assertThat(desk.page().textContent("#e5")).contains("corrected later");
@@ -113,7 +113,7 @@ class RecordIT {
     }
 
     private static void paper(Desk desk, String fitting) {
-        desk.open(fitting + "/handout").page().click("text=Make the family’s own page");
+        desk.open(fitting + "/handout").click("text=Make the family’s own page");
         desk.page().waitForSelector(".own-address");
         String address = desk.page().textContent(".own-address");
         assertThat(address).matches(".*/f/[A-Za-z0-9_-]{43}").doesNotContain("Tamsin", "W-1041");
@@ -137,7 +137,7 @@ class RecordIT {
             assertThat(family.page().locator("form, button").count())
                     .as("read-only")
                     .isZero();
-            family.page().click("text=En español");
+            family.click("text=En español");
             assertThat(family.page().textContent("main")).contains("Cómo viaja Tamsin");
             String dates = family.page()
                     .request()
@@ -152,7 +152,7 @@ class RecordIT {
             app.execute("update family_page set expires_on = current_date + 2");
             assertThat(family.page().request().get(app.address() + path).status())
                     .isEqualTo(200);
-            desk.open(fitting + "/handout").page().click("text=Take it back");
+            desk.open(fitting + "/handout").click("text=Take it back");
             desk.page().waitForLoadState();
             for (String gone : List.of(path, path + "/calendar.ics")) {
                 assertThat(family.page().request().get(app.address() + gone).status())
@@ -172,12 +172,12 @@ class RecordIT {
         String row = "tr:has-text('Tamsin'):has-text('Inch test')";
         assertThat(desk.page().locator(row).count()).isEqualTo(1);
         letter(desk, row);
-        desk.open("/due?ahead=ALL").page().click(row + " a:has-text('Later')");
-        desk.page().click(row + " button:has-text('Put off')");
+        desk.open("/due?ahead=ALL").click(row + " a:has-text('Later')");
+        desk.click(row + " button:has-text('Put off')");
         assertThat(desk.page().textContent(".refused")).contains("Say why", "The day ()");
         desk.page().fill(row + " [name=note]", "away until then");
         desk.page().fill(row + " [name=until]", LocalDate.now().plusDays(40).toString());
-        desk.page().click(row + " button:has-text('Put off')");
+        desk.click(row + " button:has-text('Put off')");
         assertThat(desk.page().locator(row).count()).as("put off").isZero();
         doneAndDueAgain(desk);
         desk.open("/due");
@@ -186,25 +186,25 @@ class RecordIT {
         assertThat(calendar)
                 .contains("BEGIN:VEVENT", "W-1046", "RRULE:FREQ=MONTHLY")
                 .doesNotContain("Juniper");
-        desk.page().click("text=Give it a new address");
+        desk.click("text=Give it a new address");
         assertThat(desk.page().request().get(feed).status()).isEqualTo(404);
         assertThat(desk.page().textContent(".own-address")).isNotEqualTo(feed);
         desk.forgive();
     }
 
     private static void letter(Desk desk, String row) {
-        desk.page().click(row + " a:has-text('Write')");
+        desk.click(row + " a:has-text('Write')");
         desk.isAccessible("a letter");
         assertThat(desk.page().inputValue("[name=body]")).contains("Tamsin", "Inch test", "Weir Street");
-        desk.page().click("text=En español");
+        desk.click("text=En español");
         assertThat(desk.page().inputValue("[name=body]")).contains("silla de Tamsin", "Prueba del movimiento");
         desk.page().fill("[name=body]", "   ");
         desk.page().fill("[name=subject]", "Hola");
-        desk.page().click("text=Send it");
-        assertThat(desk.page().textContent(".refused")).contains("The Letter (0 characters)");
+        desk.click("text=Send it");
+        assertThat(desk.page().textContent(".refused")).contains("Letter (0 characters)");
         assertThat(desk.page().inputValue("[name=subject]")).isEqualTo("Hola");
         desk.page().fill("[name=body]", "La base se mueve menos de 25 mm.");
-        desk.page().click("text=Send it");
+        desk.click("text=Send it");
         assertThat(desk.open("/due?ahead=ALL").page().textContent(row)).contains("a letter was sent");
         desk.open("/mailbox");
         assertThat(desk.page().textContent("main")).contains("Hola", "W-1041", "menos de 25 mm");
@@ -214,7 +214,7 @@ class RecordIT {
     private static void doneAndDueAgain(Desk desk) {
         String row = "tr:has-text('Ottilie'):has-text('Inch test')";
         String before = desk.page().getAttribute(row + " [name=dueOn] >> nth=0", "value");
-        desk.page().click(row + " button:has-text('Done')");
+        desk.click(row + " button:has-text('Done')");
         String after = desk.page().getAttribute(row + " [name=dueOn] >> nth=0", "value");
         assertThat(LocalDate.parse(after)).isAfter(LocalDate.parse(before));
         assertThat(desk.page().textContent(row)).contains("done (marit");
@@ -223,21 +223,21 @@ class RecordIT {
     @Test
     void theWalkRoundTellsWhereNobodyLookedAndAMistakeIsWithdrawnWithItsPicture() {
         try (Desk desk = new Desk(app.address(), 390, 844)) {
-            desk.signIn("marit").page().click("text=Bramwell");
+            desk.signIn("marit").click("text=Bramwell");
             String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
             desk.open(fitting + "/as-found?area=HANDLE");
             assertThat(desk.page().textContent("main")).contains("0 of 10 places");
-            desk.page().click("text=Looked: nothing wrong here");
+            desk.click("text=Looked: nothing wrong here");
             assertThat(desk.page().textContent("main")).contains("1 of 10 places");
             assertThat(desk.page().textContent("#area-title"))
                     .as("on to where nobody looked")
                     .isEqualTo("level");
             desk.open(fitting + "/as-found?area=HARNESS");
-            desk.page().click(".choices-of-area button:has-text('Harness loose')");
+            desk.click(".choices-of-area button:has-text('Harness loose')");
             desk.page()
                     .setInputFiles(
                             "[name=photo]", java.nio.file.Path.of("..", "docs", "screenshots", "fitting-side.png"));
-            desk.page().click("text=Keep it as found");
+            desk.click("text=Keep it as found");
             desk.isAccessible("as found with a picture");
             desk.fitsItsWidth("as found with a picture");
             assertThat(desk.page().locator(".list .thumb img").count())
@@ -247,9 +247,9 @@ class RecordIT {
             assertThat(desk.page().request().get(picture).status()).isEqualTo(200);
             desk.open(fitting + "/record");
             String line = ".story li:has-text('the seat as found: harness')";
-            desk.page().click(line + " >> .to-correct");
+            desk.click(line + " >> .to-correct");
             desk.page().fill(line + " [name=why]", "a face was in it");
-            desk.page().click(line + " button:has-text('withdraw')");
+            desk.click(line + " button:has-text('withdraw')");
             assertThat(desk.page().textContent(line)).contains("withdrawn later");
             assertThat(desk.page().textContent(".story")).contains("a face was in it");
             desk.isAccessible("the record after a withdrawal");
@@ -287,19 +287,19 @@ class RecordIT {
     @Test
     void aLeadErasesWhoAFamilyWasAndTheSealStillHolds() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("ilse").page().click("text=Ottilie");
+            desk.signIn("ilse").click("text=Ottilie");
             String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
-            desk.open(fitting + "/handout").page().click("text=Make the family’s own page");
+            desk.open(fitting + "/handout").click("text=Make the family’s own page");
             String page = desk.page().textContent(".own-address").replaceAll(".*/f/", "/f/");
             desk.open(fitting + "/record");
             String hash = desk.page().textContent(".seal code");
-            desk.page().click("text=Erase who this family was");
+            desk.click("text=Erase who this family was");
             desk.page().fill("[name=reference]", "W-1030");
-            desk.page().click("button:has-text('Erase')");
+            desk.click("button:has-text('Erase')");
             assertThat(desk.page().textContent(".refused")).contains("The Reference (W-1030)", "W-1031");
-            desk.page().click("text=Erase who this family was");
+            desk.click("text=Erase who this family was");
             desk.page().fill("[name=reference]", "W-1031");
-            desk.page().click("button:has-text('Erase')");
+            desk.click("button:has-text('Erase')");
             assertThat(desk.page().textContent("main"))
                     .contains("the seal holds", hash, "The names of the family were erased")
                     .doesNotContain("Ottilie", "W-1031");
@@ -318,7 +318,7 @@ class RecordIT {
             desk.forgive();
         }
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("marit").page().click("text=Caspian");
+            desk.signIn("marit").click("text=Caspian");
             String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
             assertThat(desk.open(fitting + "/record").page().textContent("main"))
                     .as("for leads alone")
@@ -333,7 +333,7 @@ class RecordIT {
             desk.page().press("#find", "Enter");
             desk.page().waitForURL("**find=1031");
             assertThat(desk.page().locator("tbody tr").count()).isEqualTo(1);
-            desk.page().click("text=Ottilie");
+            desk.click("text=Ottilie");
             String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
             desk.open(fitting + "/record");
             assertThat(desk.page().textContent(".seal")).contains("the seal holds");
@@ -353,9 +353,9 @@ class RecordIT {
                     .contains("engineVersion", "\"state\": \"handedOver\"")
                     .doesNotContain("Ottilie");
             String act = ".story li:has-text('Carrier') >> nth=0";
-            desk.page().click(act + " >> .to-correct");
+            desk.click(act + " >> .to-correct");
             desk.page().fill(act + " >> [name=why]", "entered by mistake");
-            desk.page().click(act + " >> button:has-text('withdraw')");
+            desk.click(act + " >> button:has-text('withdraw')");
             assertThat(desk.page().textContent(".seal"))
                     .as("a withdrawal after the seal is beside it")
                     .contains("the seal holds", hash);

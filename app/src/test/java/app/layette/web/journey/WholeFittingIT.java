@@ -44,7 +44,7 @@ class WholeFittingIT {
             desk.signIn("marit");
             Walk.begin(desk, "K-3", "Beatrix");
             Walk.seatAndChild(desk);
-            desk.page().click("#ask-place .fold:has-text('Not allowed') summary");
+            desk.click("#ask-place .fold:has-text('Not allowed') summary");
             desk.tap("Second row, middle: Base with lower anchors");
             assertThat(desk.page().textContent("#now")).contains("may not borrow the inner anchors");
             desk.tap("Second row, middle: Base with the seat belt");
@@ -76,11 +76,11 @@ class WholeFittingIT {
             desk.signIn("marit").open("/quick");
             desk.page().fill("[name=weight]", "7");
             desk.page().selectOption("[name=seat]", "wrenfold-thimble");
-            desk.page().click("text=Both");
+            desk.click("text=Both");
             assertThat(desk.page().textContent(".refused")).contains("fits more than one unit");
             assertThat(desk.page().inputValue("[name=seat]")).isEqualTo("wrenfold-thimble");
             desk.page().fill("[name=weight]", "7 lb 2 oz");
-            desk.page().click("text=Both");
+            desk.click("text=Both");
             String card = desk.page().textContent(".card-sheet");
             assertThat(card)
                     .contains("planned, not checked", "American routing: along the vehicle seat back")
@@ -90,13 +90,13 @@ class WholeFittingIT {
             desk.page().fill("[name=family]", "W-1041");
             desk.page().fill("[name=weight]", "");
             desk.page().selectOption("[name=seat]", "");
-            desk.page().click("text=Both");
+            desk.click("text=Both");
             assertThat(desk.page().textContent(".card-sheet"))
                     .contains("child and seat cleared", "that still holds today", "American routing");
             desk.page().fill("[name=family]", "");
             desk.page().fill("[name=weight]", "7 lb 2 oz");
             desk.page().selectOption("[name=seat]", "ostler-heddle");
-            desk.page().click("text=Round behind the shell");
+            desk.click("text=Round behind the shell");
             assertThat(desk.page().textContent(".card-sheet")).contains("No ride without a base");
             desk.isQuiet();
         }
@@ -111,7 +111,7 @@ class WholeFittingIT {
             desk.page().fill("[name=born]", LocalDate.now().minusDays(20).toString());
             desk.page().fill("[name=mass]", "4.1 kg");
             desk.page().selectOption("[name=seat]", "quick-seat");
-            desk.page().click(".begin .go");
+            desk.click(".begin .go");
             desk.step("Labels and dates");
             desk.fill("name", "Unlabelled shell").fill("model", "Z-9").fill("page", "8");
             desk.fill("weightMin", "5 lb").fill("weightMax", "22 lb");

@@ -24,8 +24,8 @@ public final class Desk implements AutoCloseable {
     private static final int MOST_TABS = 150;
     private static final String LEAVES_THE_PAGE = "() => { const it = document.activeElement;"
             + " const form = it.closest('form');"
-            + " return it.matches('a[href]:not([href^=\"#\"])')"
-            + " || it.matches('button') && form !== null && !form.matches('[hx-post], [hx-get]'); }";
+            + " return it.matches('a[href]:not([href^=\"#\"])') || it.matches('button')"
+            + " && form !== null && !form.matches('main [method=post]'); }";
 
     public static final String PASSWORD = "thread-and-thimble";
     private static final List<String> FLAGS = List.of(
@@ -57,9 +57,21 @@ public final class Desk implements AutoCloseable {
     }
 
     public Desk(String address, int width, int height, ColorScheme scheme) {
-        this.address = address;
-        this.context = BROWSER.newContext(
+        this(
+                address,
                 new Browser.NewContextOptions().setViewportSize(width, height).setColorScheme(scheme));
+    }
+
+    /** A screen that is touched. */
+    public static Desk withFinger(String address, int width, int height) {
+        return new Desk(
+                address,
+                new Browser.NewContextOptions().setViewportSize(width, height).setHasTouch(true));
+    }
+
+    private Desk(String address, Browser.NewContextOptions screen) {
+        this.address = address;
+        this.context = BROWSER.newContext(screen);
         this.page = context.newPage();
         page.setDefaultTimeout(30_000);
         page.onConsoleMessage(message -> {
@@ -93,6 +105,18 @@ public final class Desk implements AutoCloseable {
         page.fill("#password", PASSWORD);
         page.click(".sign-in .go");
         page.waitForURL(Pattern.compile(".*/(\\?continue)?$"));
+        return this;
+    }
+
+    /** Clicks, and waits until what that sent has come back. */
+    public Desk click(String selector) {
+        page.click(selector);
+        return settled();
+    }
+
+    /** Waits until nothing is on its way. */
+    public Desk settled() {
+        page.waitForFunction("() => !document.querySelector('.busy')");
         return this;
     }
 
@@ -150,7 +174,7 @@ public final class Desk implements AutoCloseable {
         }
         page.keyboard().press("Enter");
         page.waitForFunction("() => !window.pressedHere && document.readyState === 'complete'");
-        return this;
+        return settled();
     }
 
     /** By keys alone: Tab to a field, and type. */
@@ -197,8 +221,7 @@ public final class Desk implements AutoCloseable {
 
     private Desk sending(Runnable act) {
         page.waitForResponse(response -> response.url().endsWith("/entries"), act);
-        page.waitForFunction("() => !document.querySelector('.htmx-request, .htmx-settling, .htmx-swapping')");
-        return this;
+        return settled();
     }
 
     public String title() {
@@ -215,7 +238,7 @@ public final class Desk implements AutoCloseable {
                 .filter(new Locator.FilterOptions().setHasText(answer))
                 .first()
                 .click();
-        return this;
+        return settled();
     }
 
     /** Cuts the connection, or gives it back. */

@@ -29,26 +29,38 @@ public final class RunningApp implements BeforeEachCallback {
     private static RunningApp shared;
 
     private final TestDatabase database;
-    private final int port = freePort();
-    private Process process;
+    /** Journeys have eyes as quick as their hands; whoever tests the hands takes the real time. */
+    private static final String AT_ONCE = "0ms";
 
-    private RunningApp() {
-        this(TestDatabase.create());
-    }
+    private final int port = freePort();
+    private final String steady;
+    private Process process;
 
     /** One of somebody's own, on a database of its own. */
     public RunningApp(TestDatabase database) {
+        this(database, AT_ONCE);
+    }
+
+    private RunningApp(TestDatabase database, String steady) {
         this.database = database;
+        this.steady = steady;
         Runtime.getRuntime().addShutdownHook(new Thread(this::kill));
         start();
     }
 
     public static synchronized RunningApp shared() {
         if (shared == null) {
-            shared = new RunningApp();
+            shared = new RunningApp(TestDatabase.create());
             shared.database.keep();
         }
         return shared;
+    }
+
+    /** One whose buttons must stand as long as for real hands before a press counts. */
+    public static RunningApp forHands() {
+        RunningApp app = new RunningApp(TestDatabase.create(), "400ms");
+        app.database.keep();
+        return app;
     }
 
     @Override
@@ -106,6 +118,7 @@ public final class RunningApp implements BeforeEachCallback {
         builder.environment().put("LAYETTE_PORT", String.valueOf(port));
         builder.environment().put("LAYETTE_DB_URL", database.url());
         builder.environment().put("LAYETTE_DB_PASSWORD", database.password());
+        builder.environment().put("LAYETTE_STEADY", steady);
         builder.redirectErrorStream(true);
         builder.redirectOutput(ProcessBuilder.Redirect.appendTo(new File("target/running-app.log")));
         try {

@@ -34,6 +34,7 @@ import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RefusedEntryException;
 import app.layette.web.roll.RollGoods;
 import app.layette.web.shelf.Shelf;
+import java.time.Clock;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
@@ -81,6 +82,7 @@ class FittingControllerTest {
     @BeforeEach
     void aFittingWithAnOpenHandleQuestion() {
         when(viewing.wording(any())).thenReturn(new Wording(Locale.ENGLISH, UnitSystem.METRIC));
+        when(viewing.clock()).thenReturn(Clock.systemUTC());
         Fittings.Planned planned = new Fittings.Planned(ID, "W-1", "Ada <b>", Examples.plan("handle-not-known"));
         when(fittings.planned(eq(ID), any())).thenReturn(planned);
         when(fittings.append(eq(ID), any(), any(), any()))
@@ -93,8 +95,11 @@ class FittingControllerTest {
                 .with(csrf())
                 .param("kind", kind)
                 .param("of", "r1")
-                .param("nav-step", "FITS")
-                .param("nav-ask", "weight");
+                .param("nav-step", "FITS");
+    }
+
+    private MockHttpServletRequestBuilder weight(String typed) {
+        return entry("weighed").param("nav-ask", "weight").param("mass", typed);
     }
 
     @Test
@@ -109,7 +114,7 @@ class FittingControllerTest {
 
     @Test
     void aRefusedFieldComesBackAsTypedWithWhatIsAllowed() throws Exception {
-        mvc.perform(entry("weighed").param("mass", "2,950 <kg>").header("HX-Request", "true"))
+        mvc.perform(weight("2,950 <kg>").header("HX-Request", "true"))
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(content().string(containsString("value=\"2,950 &lt;kg&gt;\"")))
                 .andExpect(content().string(containsString("allowed 0.4 kg (14 oz) to 30 kg (66 lb 2 oz)")))
@@ -119,7 +124,7 @@ class FittingControllerTest {
 
     @Test
     void withoutScriptAnEntryRedirectsToWhatIsNext() throws Exception {
-        mvc.perform(entry("weighed").param("mass", "2950 g"))
+        mvc.perform(weight("2950 g"))
                 .andExpect(status().is3xxRedirection())
                 .andExpect(redirectedUrlPattern("/fittings/" + ID + "?step=*"));
         verify(fittings).append(eq(ID), any(), any(), eq(MARIT.author()));
@@ -127,9 +132,9 @@ class FittingControllerTest {
 
     @Test
     void withScriptOnlyTheChangedPartsComeBack() throws Exception {
-        mvc.perform(entry("weighed").param("mass", "2950 g").header("HX-Request", "true"))
+        mvc.perform(weight("2950 g").header("HX-Request", "true"))
                 .andExpect(status().isOk())
-                .andExpect(header().string("HX-Push-Url", containsString("step=")))
+                .andExpect(header().string("HX-Replace-Url", containsString("step=")))
                 .andExpect(content().string(containsString("hx-swap-oob=\"true\"")))
                 .andExpect(content().string(not(containsString("<html"))));
     }
@@ -150,8 +155,32 @@ class FittingControllerTest {
                         .param("position", "UP")
                         .param("says", "ALLOWED"))
                 .andExpect(status().isUnprocessableContent())
-                .andExpect(content().string(containsString("The Page is needed.")));
+                .andExpect(content().string(containsString("Page: please fill this in.")));
         verify(fittings, never()).append(any(), any(), any(), any());
+    }
+
+    @Test
+    void anAnswerThatNamesAnotherQuestionIsNotTaken() throws Exception {
+        mvc.perform(entry("handlePositionRead")
+                        .param("nav-ask", "weight")
+                        .param("how", "manual")
+                        .param("page", "8")
+                        .param("position", "UP")
+                        .param("says", "ALLOWED"))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content().string(containsString("belongs to another question")));
+        verify(fittings, never()).append(any(), any(), any(), any());
+    }
+
+    @Test
+    void whatHardlyAnyChildWeighsIsAskedAboutOnce() throws Exception {
+        mvc.perform(weight("25 kg").header("HX-Request", "true"))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(content().string(containsString("It is right: keep 25 kg")));
+        verify(fittings, never()).append(any(), any(), any(), any());
+        mvc.perform(weight("25 kg").param("sure", "26 kg")).andExpect(status().isUnprocessableContent());
+        mvc.perform(weight("25 kg").param("sure", "25 kg")).andExpect(status().is3xxRedirection());
+        verify(fittings).append(eq(ID), any(), any(), any());
     }
 
     @Test

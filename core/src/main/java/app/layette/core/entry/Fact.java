@@ -1,5 +1,6 @@
 package app.layette.core.entry;
 
+import app.layette.core.child.Child;
 import app.layette.core.child.Sex;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Said;
@@ -19,6 +20,8 @@ import app.layette.core.vehicle.SeatingPosition.Floor;
 import app.layette.core.vehicle.SeatingPosition.OwnAnchors;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.UUID;
 
 /**
@@ -30,8 +33,13 @@ public sealed interface Fact {
     String of();
 
     /** Dates and sex of a child; nothing that names it. {@code gestationDays} 154 to 308 or {@code null}. */
-    record ChildDescribed(String of, LocalDate born, Integer gestationDays, Sex sex, Mass birthWeight)
-            implements Fact {}
+    record ChildDescribed(String of, LocalDate born, Integer gestationDays, Sex sex, Mass birthWeight) implements Fact {
+        /** The child as it was described. */
+        public Child child() {
+            OptionalInt gestation = gestationDays == null ? OptionalInt.empty() : OptionalInt.of(gestationDays);
+            return new Child(born, gestation, Optional.ofNullable(sex), Optional.ofNullable(birthWeight));
+        }
+    }
 
     record Weighed(String of, Mass mass) implements Fact {}
 

@@ -1,5 +1,6 @@
 package app.layette.core.entry;
 
+import app.layette.core.measure.DateReader;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.YearMonth;
@@ -30,6 +31,16 @@ public record PartialDate(YearMonth month, Optional<LocalDate> day) {
             throw new IllegalArgumentException(
                     "The date (" + clean + ") must be year-month or year-month-day; allowed 1990-01 to 2099-12", e);
         }
+    }
+
+    /**
+     * Reads what was typed from a label: {@code 03/2024}, {@code MAR 2024}, {@code 20240317}.
+     *
+     * @throws app.layette.core.measure.UnreadableDateException when it is neither month nor day, or could be two days
+     */
+    public static PartialDate typed(String text) {
+        DateReader.MonthOrDay read = DateReader.monthOrDay(text);
+        return new PartialDate(read.month(), read.day());
     }
 
     /** First day it can mean: where counting from manufacture begins (CND-1). */

@@ -25,7 +25,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.OptionalLong;
 import java.util.Set;
 import java.util.UUID;
@@ -178,7 +177,7 @@ public final class Situation {
 
     public Optional<Stamped<Child>> child() {
         return facts.best(Fact.ChildDescribed.class, fact -> fact.of().equals(unit.rider()))
-                .map(stamped -> stamped.with(toChild(stamped.value())));
+                .map(stamped -> stamped.with(stamped.value().child()));
     }
 
     /** Days since birth; empty while nobody said when the child was born. */
@@ -629,15 +628,5 @@ public final class Situation {
         return facts.estimates(Fact.LengthMeasured.class).stream()
                 .filter(length -> length.value().what() == what)
                 .reduce((first, second) -> second);
-    }
-
-    private static Child toChild(Fact.ChildDescribed described) {
-        OptionalInt gestation =
-                described.gestationDays() == null ? OptionalInt.empty() : OptionalInt.of(described.gestationDays());
-        return new Child(
-                described.born(),
-                gestation,
-                Optional.ofNullable(described.sex()),
-                Optional.ofNullable(described.birthWeight()));
     }
 }

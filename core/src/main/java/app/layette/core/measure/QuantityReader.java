@@ -1,160 +1,192 @@
 package app.layette.core.measure;
 
+import app.layette.core.measure.QuantityText.Part;
+import app.layette.core.measure.UnreadableMeasureException.Kind;
 import app.layette.core.measure.UnreadableMeasureException.Reason;
+import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.DoubleFunction;
 import java.util.function.Predicate;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /**
- * Reads what people type beside a car: {@code 6 lb 4 oz}, {@code 2.9 kg}, {@code 19 1/2 in}, {@code 49,5}. A comma
- * followed by three digits is refused because it means thousands to some and decimals to others; a bare number is taken
- * only if one unit alone makes it plausible.
+ * Reads what people type beside a car: {@code 6 lb 4 oz}, {@code 6-4}, {@code 2.9 kgs}, {@code 19 1/2 in}. What can be
+ * read in two ways is refused and never guessed: a comma before three digits is thousands to some and decimals to
+ * others, and a bare number is taken only if one unit alone makes it plausible.
  */
 final class QuantityReader {
-    private static final String NUMBER = "(-?\\d+(?:[.,]\\d+)?)";
-    private static final Pattern AMBIGUOUS_COMMA = Pattern.compile("\\d,\\d{3}(?!\\d)");
-    private static final Pattern NUMBER_WITH_FRACTION =
-            Pattern.compile("(?:(-?\\d+)\\s+)?(\\d+)\\s*/\\s*(\\d+)\\s*(.*)");
-    private static final Pattern NUMBER_WITH_UNIT = Pattern.compile(NUMBER + "\\s*(.*)");
-    private static final Pattern POUNDS_AND_OUNCES =
-            Pattern.compile(NUMBER + "\\s*(?:lb|lbs|pounds?)\\s*" + NUMBER + "\\s*(?:oz|ounces?)");
+    /** A unit that is written before another: how many of the second make one of the first. */
+    private record Leader(String part, double parts, int digitsOfBarePart) {}
 
-    private static final Map<String, DoubleFunction<Mass>> MASS_UNITS = Map.ofEntries(
-            Map.entry("kg", Mass::ofKilograms),
-            Map.entry("g", Mass::ofGrams),
-            Map.entry("lb", Mass::ofPounds),
-            Map.entry("lbs", Mass::ofPounds),
-            Map.entry("pound", Mass::ofPounds),
-            Map.entry("pounds", Mass::ofPounds),
-            Map.entry("oz", ounces -> Mass.ofPoundsAndOunces(0, ounces)));
+    private static final int ANY = 0;
 
-    private static final Map<String, DoubleFunction<Length>> LENGTH_UNITS = Map.ofEntries(
-            Map.entry("mm", Length::ofMillimetres),
-            Map.entry("cm", Length::ofCentimetres),
-            Map.entry("m", metres -> Length.ofMillimetres(metres * 1000)),
-            Map.entry("in", Length::ofInches),
-            Map.entry("inch", Length::ofInches),
-            Map.entry("inches", Length::ofInches),
-            Map.entry("\"", Length::ofInches));
+    private static final Map<String, Leader> LEADERS = Map.of(
+            "lb", new Leader("oz", 16, ANY),
+            "kg", new Leader("g", 1000, 3),
+            "ft", new Leader("in", 12, ANY),
+            "m", new Leader("cm", 100, 2));
+
+    private static final Map<String, String> NAMES = names(
+            "kg kgs kilo kilos kilogram kilograms kilogramme kilogrammes",
+            "g gs gm gms gr gram grams gramme grammes",
+            "lb lbs pound pounds",
+            "oz ozs ounce ounces",
+            "mm mms millimetre millimetres millimeter millimeters",
+            "cm cms centimetre centimetres centimeter centimeters",
+            "m metre metres meter meters",
+            "in ins inch inches",
+            "ft foot feet");
+
+    private static final Map<String, DoubleFunction<Mass>> MASS_UNITS = Map.of(
+            "kg", Mass::ofKilograms,
+            "g", Mass::ofGrams,
+            "lb", Mass::ofPounds,
+            "oz", ounces -> Mass.ofPoundsAndOunces(0, ounces));
+
+    private static final Map<String, DoubleFunction<Length>> LENGTH_UNITS = Map.of(
+            "mm", Length::ofMillimetres,
+            "cm", Length::ofCentimetres,
+            "m", metres -> Length.ofMillimetres(metres * 1000),
+            "in", Length::ofInches,
+            "ft", feet -> Length.ofInches(feet * 12));
 
     private static final List<String> BARE_MASS_UNITS = List.of("kg", "lb", "g");
     private static final List<String> BARE_LENGTH_UNITS = List.of("cm", "in", "mm");
+    private static final List<String> DEGREES = List.of("", "deg", "degs", "degree", "degrees", "°");
 
     private QuantityReader() {}
 
-    static Mass mass(String text, MassRange allowed) {
-        Bounds bounds = new Bounds(text, both(allowed.min()), both(allowed.max()));
-        String clean = clean(text, bounds);
-        Matcher poundsAndOunces = POUNDS_AND_OUNCES.matcher(clean);
-        if (poundsAndOunces.matches()) {
-            Mass read = Mass.ofPoundsAndOunces(number(poundsAndOunces.group(1)), number(poundsAndOunces.group(2)));
-            return within(read, allowed::contains, bounds).typedAs(text.strip());
+    private static Map<String, String> names(String... lines) {
+        Map<String, String> names = new HashMap<>();
+        for (String line : lines) {
+            String[] words = line.split(" ");
+            for (String word : words) {
+                names.put(word, words[0]);
+            }
         }
-        NumberAndUnit typed = withUnit(split(clean, bounds), MASS_UNITS, BARE_MASS_UNITS, allowed::contains, bounds);
-        Mass read = MASS_UNITS.get(typed.unit()).apply(typed.number());
-        return within(read, allowed::contains, bounds).typedAs(typed.kept(text));
+        return Map.copyOf(names);
+    }
+
+    static Mass mass(String text, MassRange allowed) {
+        Bounds bounds = new Bounds(Kind.MASS, text, both(allowed.min()), both(allowed.max()));
+        // Pounds and ounces are so common that 6-4 is nothing else.
+        return read(text, "lb", MASS_UNITS, BARE_MASS_UNITS, allowed::contains, bounds, Mass::typedAs);
     }
 
     static Length length(String text, LengthRange allowed) {
-        Bounds bounds = new Bounds(text, both(allowed.min()), both(allowed.max()));
-        NumberAndUnit typed = withUnit(
-                split(clean(text, bounds), bounds), LENGTH_UNITS, BARE_LENGTH_UNITS, allowed::contains, bounds);
-        Length read = LENGTH_UNITS.get(typed.unit()).apply(typed.number());
-        return within(read, allowed::contains, bounds).typedAs(typed.kept(text));
+        Bounds bounds = new Bounds(Kind.LENGTH, text, both(allowed.min()), both(allowed.max()));
+        return read(text, "", LENGTH_UNITS, BARE_LENGTH_UNITS, allowed::contains, bounds, Length::typedAs);
     }
 
     static Angle angle(String text, double minDegrees, double maxDegrees) {
         Bounds bounds = new Bounds(
+                Kind.ANGLE,
                 text,
                 Angle.ofDegrees(minDegrees).toString(),
                 Angle.ofDegrees(maxDegrees).toString());
-        String clean = clean(text, bounds)
-                .replace("degrees", "")
-                .replace("deg", "")
-                .replace("°", "")
-                .strip();
-        if (!clean.matches(NUMBER)) {
+        QuantityText typed = apart(text == null ? null : text.replace("°", " deg "), bounds);
+        Part only = typed.parts().get(0);
+        if (typed.parts().size() > 1 || !DEGREES.contains(only.unit())) {
             throw bounds.refuse(Reason.UNREADABLE);
         }
-        double degrees = number(clean);
-        return within(Angle.ofDegrees(degrees), a -> degrees >= minDegrees && degrees <= maxDegrees, bounds);
+        double degrees = typed.negative() ? -only.number() : only.number();
+        if (degrees < minDegrees || degrees > maxDegrees) {
+            throw bounds.refuse(Reason.OUT_OF_RANGE);
+        }
+        return Angle.ofDegrees(degrees);
     }
 
-    /** The number with a unit that is known: the one typed, or the only one that makes a bare number plausible. */
-    private static <Q> NumberAndUnit withUnit(
-            NumberAndUnit typed,
+    private static <Q> Q read(
+            String text,
+            String dashMeans,
+            Map<String, DoubleFunction<Q>> units,
+            List<String> bareUnits,
+            Predicate<Q> allowed,
+            Bounds bounds,
+            TypedAs<Q> typedAs) {
+        QuantityText typed = apart(text, bounds);
+        Part first = typed.parts().get(0);
+        boolean dashed = typed.parts().size() > 1
+                && first.unit().isEmpty()
+                && typed.parts().get(1).unit().isEmpty();
+        if (dashed) {
+            first = first.in(dashMeans);
+        }
+        boolean bare = first.unit().isEmpty() && typed.parts().size() == 1;
+        double sign = typed.negative() ? -1 : 1;
+        String unit = bare
+                ? onlyPlausible(sign * first.number(), units, bareUnits, allowed, bounds)
+                : known(first.unit(), units, bounds);
+        double number = typed.parts().size() == 1
+                ? first.number()
+                : withPart(first.in(unit), typed.parts().get(1), bounds);
+        Q read = units.get(unit).apply(sign * number);
+        if (!allowed.test(read)) {
+            throw bounds.refuse(Reason.OUT_OF_RANGE);
+        }
+        // What is kept always carries its unit, so that it reads the same anywhere.
+        return typedAs.apply(read, bare ? text.strip().replaceFirst("[.,]+$", "") + " " + unit : text.strip());
+    }
+
+    private interface TypedAs<Q> {
+        Q apply(Q read, String text);
+    }
+
+    private static String known(String unit, Map<String, ?> units, Bounds bounds) {
+        String name = NAMES.getOrDefault(unit, "");
+        if (!units.containsKey(name)) {
+            throw bounds.refuse(Reason.UNREADABLE);
+        }
+        return name;
+    }
+
+    /** Pounds with ounces, kilograms with grams, feet with inches: the first whole, the second less than one of it. */
+    private static double withPart(Part first, Part second, Bounds bounds) {
+        Leader leader = LEADERS.get(first.unit());
+        boolean bare = second.unit().isEmpty();
+        boolean fits = leader != null && (bare || leader.part().equals(NAMES.get(second.unit())));
+        boolean short_ = bare
+                && fits
+                && leader.digitsOfBarePart() != ANY
+                && second.digits().length() != leader.digitsOfBarePart();
+        if (!fits || short_) {
+            throw bounds.refuse(Reason.UNREADABLE);
+        }
+        if (!first.isWhole()) {
+            throw bounds.refuse(Reason.FRACTION_AND_PART);
+        }
+        if (second.number() >= leader.parts()) {
+            throw bounds.refuse(Reason.PART_TOO_LARGE);
+        }
+        return first.number() + second.number() / leader.parts();
+    }
+
+    /** The one unit that makes a bare number plausible. */
+    private static <Q> String onlyPlausible(
+            double number,
             Map<String, DoubleFunction<Q>> units,
             List<String> bareUnits,
             Predicate<Q> plausible,
             Bounds bounds) {
-        if (!typed.unit().isEmpty()) {
-            if (!units.containsKey(typed.unit())) {
-                throw bounds.refuse(Reason.UNREADABLE);
-            }
-            return typed;
-        }
         List<String> candidates = bareUnits.stream()
-                .filter(unit -> plausible.test(units.get(unit).apply(typed.number())))
+                .filter(unit -> plausible.test(units.get(unit).apply(number)))
                 .toList();
         if (candidates.isEmpty()) {
             throw bounds.refuse(Reason.OUT_OF_RANGE);
         }
-        boolean ambiguous = candidates.size() > 1 && typed.number() != 0;
+        boolean ambiguous = candidates.size() > 1 && number != 0;
         if (ambiguous) {
             throw bounds.refuse(Reason.UNIT_NEEDED);
         }
-        return new NumberAndUnit(typed.number(), candidates.get(0), true);
+        return candidates.get(0);
     }
 
-    private static NumberAndUnit split(String clean, Bounds bounds) {
-        Matcher fraction = NUMBER_WITH_FRACTION.matcher(clean);
-        if (fraction.matches()) {
-            double denominator = Double.parseDouble(fraction.group(3));
-            if (denominator == 0) {
-                throw bounds.refuse(Reason.UNREADABLE);
-            }
-            double whole = fraction.group(1) == null ? 0 : Double.parseDouble(fraction.group(1));
-            return new NumberAndUnit(whole + Double.parseDouble(fraction.group(2)) / denominator, fraction.group(4));
+    private static QuantityText apart(String text, Bounds bounds) {
+        try {
+            return QuantityText.of(text);
+        } catch (QuantityText.UnreadableException e) {
+            throw bounds.refuse(e.reason());
         }
-        Matcher plain = NUMBER_WITH_UNIT.matcher(clean);
-        if (!plain.matches()) {
-            throw bounds.refuse(Reason.UNREADABLE);
-        }
-        return new NumberAndUnit(number(plain.group(1)), plain.group(2).strip());
-    }
-
-    private static String clean(String text, Bounds bounds) {
-        String clean = (text == null ? "" : text)
-                .strip()
-                .toLowerCase(Locale.ROOT)
-                .replace("½", " 1/2")
-                .replace("¼", " 1/4")
-                .replace("¾", " 3/4")
-                .replace('\u2212', '-')
-                .replaceAll("\\s+", " ")
-                .strip();
-        if (clean.length() > 40) {
-            throw bounds.refuse(Reason.UNREADABLE);
-        }
-        if (AMBIGUOUS_COMMA.matcher(clean).find()) {
-            throw bounds.refuse(Reason.AMBIGUOUS_COMMA);
-        }
-        return clean;
-    }
-
-    private static double number(String text) {
-        return Double.parseDouble(text.replace(',', '.'));
-    }
-
-    private static <Q> Q within(Q value, Predicate<Q> allowed, Bounds bounds) {
-        if (!allowed.test(value)) {
-            throw bounds.refuse(Reason.OUT_OF_RANGE);
-        }
-        return value;
     }
 
     private static String both(Mass mass) {
@@ -165,21 +197,9 @@ final class QuantityReader {
         return length.in(UnitSystem.METRIC) + " (" + length.in(UnitSystem.CUSTOMARY) + ")";
     }
 
-    /** A number with its unit; {@code inferred} when the unit was not typed. */
-    private record NumberAndUnit(double number, String unit, boolean inferred) {
-        NumberAndUnit(double number, String unit) {
-            this(number, unit, false);
-        }
-
-        /** What is kept as typed: always with a unit, so that it reads the same anywhere. */
-        String kept(String text) {
-            return inferred ? text.strip() + " " + unit : text.strip();
-        }
-    }
-
-    private record Bounds(String typed, String lowest, String highest) {
+    private record Bounds(Kind kind, String typed, String lowest, String highest) {
         UnreadableMeasureException refuse(Reason reason) {
-            return new UnreadableMeasureException(reason, typed == null ? "" : typed, lowest, highest);
+            return new UnreadableMeasureException(kind, reason, typed == null ? "" : typed, lowest, highest);
         }
     }
 }

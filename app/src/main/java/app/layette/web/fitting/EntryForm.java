@@ -1,0 +1,114 @@
+package app.layette.web.fitting;
+
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.FieldProblem;
+import app.layette.core.entry.How;
+import java.time.Clock;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+
+/**
+ * What the fields of any form say about its entry besides the fact: which id it was made with, what its author had
+ * seen, when it was made, and how it is known.
+ */
+public final class EntryForm {
+    private static final int LONGEST_WAIT_DAYS = 7;
+    private static final int CLOCK_MINUTES = 5;
+
+    private final Map<String, String> fields;
+    private final Clock clock;
+
+    /**
+     * Reads the fields of a form.
+     *
+     * @param clock the server's
+     */
+    public EntryForm(Map<String, String> fields, Clock clock) {
+        this.fields = Map.copyOf(fields);
+        this.clock = clock;
+    }
+
+    /**
+     * The entry of the fact that the fields carry.
+     *
+     * @param today the fitting point's day
+     * @throws RefusedEntryException with every problem found
+     */
+    public EntryDraft draft(LocalDate today) {
+        return draft(FactForm.read(fields, today), how());
+    }
+
+    /** An entry of a fact that was read elsewhere. */
+    public EntryDraft draft(Fact fact, How how) {
+        return new EntryDraft(id(), seen(), madeAt(), how, null, fact, fields.containsKey("waited"));
+    }
+
+    /** The id that the browser gave it, so that it can be sent twice; a new one where it gave none. */
+    public UUID id() {
+        return uuid(fields.get("id")).or(() -> uuid(fields.get("entry"))).orElseGet(UUID::randomUUID);
+    }
+
+    private int seen() {
+        String last = fields.getOrDefault("seen", "0");
+        return last.matches("\\d{1,9}") ? Integer.parseInt(last) : 0;
+    }
+
+    /**
+     * When it was made, for entries that waited in the browser: no older than a week, and not after now; a clock that is a
+     * few minutes fast is taken back to now.
+     */
+    private OffsetDateTime madeAt() {
+        String text = fields.getOrDefault("at", "").strip();
+        if (text.isEmpty()) {
+            return null;
+        }
+        OffsetDateTime now = OffsetDateTime.now(clock);
+        try {
+            OffsetDateTime at = OffsetDateTime.parse(text);
+            if (at.isBefore(now.minusDays(LONGEST_WAIT_DAYS)) || at.isAfter(now.plusMinutes(CLOCK_MINUTES))) {
+                throw RefusedEntryException.fields(
+                        List.of(FieldProblem.outside("at", text, now.minusDays(LONGEST_WAIT_DAYS), now)));
+            }
+            return at.isAfter(now) ? now : at;
+        } catch (DateTimeException e) {
+            throw RefusedEntryException.fields(List.of(new FieldProblem("at", text, "NOT_A_DATE", "", "")));
+        }
+    }
+
+    /** How it is known; a form that says nothing was filled in by somebody who looked. */
+    public How how() {
+        return switch (fields.getOrDefault("how", "measured")) {
+            case "manual" -> How.manual(page());
+            case "label" -> new How(How.Kind.LABEL, "");
+            case "told" -> How.TOLD;
+            case "estimated" -> new How(How.Kind.ESTIMATED, "");
+            case "simulated" -> new How(How.Kind.SIMULATED, "");
+            case "measured" -> How.MEASURED;
+            default ->
+                throw RefusedEntryException.fields(
+                        List.of(new FieldProblem("how", fields.get("how"), "NOT_TAKEN", "", "")));
+        };
+    }
+
+    /** A manual counts only with its page. */
+    private String page() {
+        String page = fields.getOrDefault("page", "").strip();
+        if (page.isEmpty()) {
+            throw RefusedEntryException.fields(List.of(new FieldProblem("page", "", "NEEDED", "", "")));
+        }
+        return page;
+    }
+
+    private static Optional<UUID> uuid(String text) {
+        try {
+            return Optional.ofNullable(text).filter(each -> !each.isBlank()).map(UUID::fromString);
+        } catch (IllegalArgumentException e) {
+            return Optional.empty();
+        }
+    }
+}

@@ -1,0 +1,198 @@
+// What was typed and not yet sent is nobody's to lose: it survives a colleague's entry, the outbox, a reload and signing
+// in again. It is kept in this tab alone, until its form is sent or whoever is here signs out.
+window.layette = window.layette ?? {};
+(() => {
+  "use strict";
+
+  const KEY = "layette.typed";
+  const OWN = /^(id|entry|seen|at|waited|_csrf|nav-.*|sure.*)$/;
+
+  const isField = (field) =>
+    field.name &&
+    (field instanceof HTMLTextAreaElement ||
+      field instanceof HTMLSelectElement ||
+      (field instanceof HTMLInputElement && !/^(hidden|password|file|submit|button|image|reset)$/.test(field.type)));
+
+  // A form is known by where it goes and what it says unasked, so that it is found again in a newer page.
+  const keyOf = (form) =>
+    [
+      form.getAttribute("action"),
+      ...[...form.querySelectorAll("input[type=hidden]")].filter((each) => !OWN.test(each.name)).map((each) => `${each.name}=${each.value}`),
+    ].join("|");
+
+  const isChanged = (field) => {
+    if (field instanceof HTMLSelectElement) {
+      return [...field.options].some((option) => option.selected !== option.defaultSelected) && (field.selectedIndex > 0 || [...field.options].some((option) => option.defaultSelected));
+    }
+    return field.type === "checkbox" || field.type === "radio" ? field.checked !== field.defaultChecked : field.value !== field.defaultValue;
+  };
+  const valueOf = (field) => (field.type === "checkbox" || field.type === "radio" ? `${field.value}:${field.checked}` : field.value);
+
+  const read = () => {
+    try {
+      return JSON.parse(sessionStorage.getItem(KEY)) ?? {};
+    } catch {
+      return {};
+    }
+  };
+  const write = (all) => {
+    try {
+      sessionStorage.setItem(KEY, JSON.stringify(all));
+    } catch {
+      // A full or forbidden store: then a reload loses what is typed, and nothing else does.
+    }
+  };
+
+  const fieldsOf = (form) => [...form.elements].filter(isField);
+
+  const keep = (form) => {
+    const all = read();
+    const here = (all[location.pathname] ??= {});
+    const changed = fieldsOf(form).filter(isChanged).map((field) => [field.name, valueOf(field)]);
+    if (changed.length > 0) {
+      here[keyOf(form)] = Object.fromEntries(changed);
+    } else {
+      delete here[keyOf(form)];
+    }
+    write(all);
+  };
+
+  const forget = (form) => {
+    const all = read();
+    if (all[location.pathname]) {
+      delete all[location.pathname][keyOf(form)];
+      write(all);
+    }
+  };
+
+  // Puts back what was typed; a field that the server filled in with something newer of the same form keeps the hand's text.
+  const restore = (root = document) => {
+    const here = read()[location.pathname] ?? {};
+    for (const form of root.querySelectorAll("main form")) {
+      const typed = here[keyOf(form)];
+      if (!typed) {
+        continue;
+      }
+      for (const field of fieldsOf(form)) {
+        if (!(field.name in typed) || valueOf(field) === typed[field.name]) {
+          continue;
+        }
+        if (field.type === "checkbox" || field.type === "radio") {
+          field.checked = typed[field.name] === `${field.value}:true`;
+        } else {
+          field.value = typed[field.name];
+        }
+        field.dispatchEvent(new Event("input", { bubbles: true }));
+      }
+    }
+  };
+
+  document.addEventListener("input", (event) => {
+    const form = event.target.form;
+    if (form?.closest("main") && isField(event.target)) {
+      keep(form);
+    }
+  });
+  document.addEventListener("change", (event) => {
+    const form = event.target.form;
+    if (form?.closest("main") && isField(event.target)) {
+      keep(form);
+    }
+  });
+  document.querySelector("[data-sign-out]")?.addEventListener("submit", () => sessionStorage.removeItem(KEY));
+
+  const askOf = (form) => form.closest("details.ask");
+
+  // Where the hand is: the question it has open, the field it types in and the place in it.
+  const place = () => {
+    const field = document.activeElement;
+    const form = field?.form ?? field?.closest?.("form");
+    const typing = Boolean(form && isField(field) && field.closest("#now, main"));
+    return {
+      id: field?.id ?? "",
+      typing,
+      form: typing ? keyOf(form) : "",
+      name: typing ? field.name : "",
+      from: typing ? field.selectionStart ?? null : null,
+      to: typing ? field.selectionEnd ?? null : null,
+      ask: document.querySelector("#now details.ask[open]")?.id ?? "",
+      step: document.getElementById("now")?.dataset.step ?? "",
+      scroll: window.scrollY,
+    };
+  };
+
+  const typedForm = (root) => {
+    const here = read()[location.pathname] ?? {};
+    return [...root.querySelectorAll("#now form")].find((form) => here[keyOf(form)]);
+  };
+
+  /**
+   * Puts newer pieces of the page in their places, by their ids; what was typed and where the hand is stay.
+   * @param html pieces with their ids
+   * @param answered the form that was sent: what was typed in it is done with
+   */
+  const bring = (html, answered = null) => {
+    const was = place();
+    if (answered) {
+      forget(answered);
+    }
+    const page = new DOMParser().parseFromString(html, "text/html");
+    for (const piece of page.querySelectorAll("body > [hx-swap-oob], main > [hx-swap-oob]")) {
+      piece.removeAttribute("hx-swap-oob");
+      const old = document.getElementById(piece.id);
+      if (old) {
+        const scrolled = old.scrollTop;
+        old.replaceWith(document.adoptNode(piece));
+        piece.scrollTop = scrolled;
+        window.htmx?.process(piece);
+      }
+    }
+    restore();
+    if (!answered) {
+      resume(was);
+    }
+    document.dispatchEvent(new CustomEvent("layette:brought", { detail: { answered: answered !== null } }));
+  };
+
+  const resume = (was) => {
+    const now = document.getElementById("now");
+    if (was.ask && now?.dataset.step === was.step) {
+      const ask = document.getElementById(was.ask);
+      if (ask) {
+        ask.open = true;
+      }
+    }
+    if (was.typing) {
+      const form = [...document.querySelectorAll("main form")].find((each) => keyOf(each) === was.form);
+      const field = form && fieldsOf(form).find((each) => each.name === was.name);
+      if (field) {
+        field.focus({ preventScroll: true });
+        if (was.from !== null) {
+          field.setSelectionRange?.(was.from, was.to);
+        }
+      }
+    } else if (was.id && document.activeElement === document.body) {
+      document.getElementById(was.id)?.focus({ preventScroll: true });
+    }
+    window.scrollTo({ top: was.scroll, behavior: "instant" });
+  };
+
+  // A form of a fitting keeps its text wherever one went meanwhile. Any other form begins empty when it is come to anew:
+  // another family is not to find the last one's name in it.
+  const cameBack = () => {
+    const way = performance.getEntriesByType("navigation")[0]?.type;
+    return way === "reload" || way === "back_forward" || new URL(document.referrer || "about:blank").pathname === "/sign-in";
+  };
+  if (!/^\/fittings\/[0-9a-f-]{36}/.test(location.pathname) && !cameBack()) {
+    const all = read();
+    delete all[location.pathname];
+    write(all);
+  }
+  restore();
+  const open = typedForm(document);
+  if (open && askOf(open)) {
+    askOf(open).open = true;
+  }
+
+  window.layette.typed = { bring, keep, forget, restore, keyOf };
+})();

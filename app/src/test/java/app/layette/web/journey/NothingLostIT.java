@@ -1,0 +1,187 @@
+package app.layette.web.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.layette.web.support.Desk;
+import app.layette.web.support.RunningApp;
+import java.nio.file.Path;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Whatever comes between: what was typed is still there, and what was entered arrives once. */
+class NothingLostIT {
+    private static final int INTERRUPTIONS = 50;
+    private static final int LONGEST = 30;
+    private static final String FIELD = "#ask-weight [name=mass]";
+
+    @RegisterExtension
+    static final RunningApp app = RunningApp.shared();
+
+    @Test
+    void noCharacterIsLostOverFiftyInterruptions() {
+        Random random = new Random(13);
+        try (Desk desk = new Desk(app.address(), 1280, 800);
+                Desk colleague = new Desk(app.address(), 1280, 800)) {
+            colleague.signIn("tove").click("text=Linnea");
+            colleague.step("Slots and webbing");
+            desk.signIn("marit").click("text=Linnea");
+            desk.step("Weight and length").click("#ask-weight summary");
+            String typed = "";
+            for (int i = 0; i < INTERRUPTIONS; i++) {
+                String more = String.valueOf((char) ('a' + random.nextInt(26)));
+                if (typed.length() > LONGEST) {
+                    desk.page().fill(FIELD, "");
+                    typed = "";
+                }
+                desk.page().locator(FIELD).press("End");
+                desk.page().keyboard().type(more);
+                typed += more;
+                String how = interrupt(desk, colleague, random);
+                assertThat(desk.page().inputValue(FIELD)).as("%d: %s", i, how).isEqualTo(typed);
+                assertThat(desk.page().isVisible(FIELD)).as("%d: %s", i, how).isTrue();
+            }
+            desk.forgive();
+            desk.isQuiet();
+        }
+    }
+
+    private static String interrupt(Desk desk, Desk colleague, Random random) {
+        switch (random.nextInt(6)) {
+            case 0 -> {
+                desk.offline(true).page().waitForTimeout(120);
+                desk.offline(false);
+                return "cut";
+            }
+            case 1 -> {
+                desk.page().reload();
+                return "reloaded";
+            }
+            case 2 -> {
+                colleague.page().evaluate("document.querySelector('.changed-menu').open = true");
+                colleague.click(".changed-menu .go");
+                desk.page().evaluate("document.dispatchEvent(new Event('layette:ask'))");
+                desk.page().waitForTimeout(400);
+                return "a colleague's entry";
+            }
+            case 3 -> {
+                desk.page().context().clearCookies();
+                desk.page().evaluate("document.dispatchEvent(new Event('layette:ask'))");
+                desk.click("#outbox-note a");
+                desk.page().fill("#username", "marit");
+                desk.page().fill("#password", Desk.PASSWORD);
+                desk.page().click(".sign-in .go");
+                desk.page().waitForSelector(FIELD);
+                return "signed out and in again";
+            }
+            case 4 -> {
+                desk.click(".views a >> nth=" + random.nextInt(3));
+                desk.page().waitForTimeout(150);
+                return "another view";
+            }
+            default -> {
+                desk.offline(true);
+                desk.page().evaluate("document.querySelector('.changed-menu').open = true");
+                desk.click(".changed-menu .go");
+                desk.offline(false);
+                desk.page().evaluate("window.dispatchEvent(new Event('online'))");
+                desk.page().waitForFunction("() => document.getElementById('outbox').hidden");
+                desk.page().waitForTimeout(200);
+                return "the outbox was sent";
+            }
+        }
+    }
+
+    @Test
+    void aFamilyItsWalkAndAPhotographWaitForTheConnection() {
+        try (Desk desk = new Desk(app.address(), 390, 844)) {
+            desk.signIn("marit").click("text=Bramwell");
+            String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
+            desk.open(fitting + "/as-found?area=HARNESS");
+            desk.offline(true);
+            desk.click(".choices-of-area button:has-text('Harness loose')");
+            desk.page().setInputFiles("[name=photo]", Path.of("..", "docs", "screenshots", "fitting-side.png"));
+            desk.click("text=Keep it as found");
+            assertThat(desk.waiting()).isEqualTo("2 entries waiting");
+            assertThat(desk.page().textContent("#outbox-list")).contains("As found", "Photograph");
+            desk.offline(false);
+            desk.page().evaluate("window.dispatchEvent(new Event('online'))");
+            desk.page().waitForFunction("() => document.getElementById('outbox-title').textContent === ''");
+            assertThat(app.newestKinds("Bramwell", 2)).containsExactly("foundSo", "photoTaken");
+            desk.open("/fittings/new");
+            desk.offline(true);
+            desk.page().fill("[name=reference]", "W-7001");
+            desk.page().fill("[name=childName]", "Perpetua");
+            desk.page().fill("[name=born]", "yesterday");
+            desk.page().fill("[name=mass]", "6-4");
+            desk.page().selectOption("[name=seat]", "wrenfold-thimble");
+            desk.click(".begin .go");
+            assertThat(desk.waiting()).isEqualTo("1 entry waiting");
+            desk.page().reload();
+            desk.offline(false);
+            desk.open("/");
+            desk.page().waitForSelector("#outbox-list a");
+            desk.click("#outbox-list a");
+            assertThat(desk.page().textContent("#head")).contains("Perpetua", "6 lb 4 oz");
+            desk.forgive();
+        }
+    }
+
+    @Test
+    void anExpiredSessionKeepsAFormAndSaysSo() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("ilse").open("/fittings/new");
+            desk.page().fill("[name=reference]", "W-7002");
+            desk.page().fill("[name=childName]", "Ignatia");
+            desk.page().context().clearCookies();
+            desk.open("/fittings/new");
+            assertThat(desk.page().url()).endsWith("/sign-in");
+            desk.page().goBack();
+            desk.open("/rolls");
+            desk.page().fill("#username", "ilse");
+            desk.page().fill("#password", Desk.PASSWORD);
+            desk.page().click(".sign-in .go");
+            desk.page().waitForSelector("[name=goodName]");
+            desk.page().fill("form:has([value=CLOTH]) [name=goodName]", "Blue towel");
+            desk.page().context().clearCookies();
+            desk.click("form:has([value=CLOTH]) .go");
+            assertThat(desk.page().textContent("#not-taken")).contains("Signed out: nothing was sent");
+            assertThat(desk.page().inputValue("form:has([value=CLOTH]) [name=goodName]"))
+                    .isEqualTo("Blue towel");
+            desk.click("#outbox-note a");
+            desk.page().fill("#username", "ilse");
+            desk.page().fill("#password", Desk.PASSWORD);
+            desk.page().click(".sign-in .go");
+            desk.page().waitForSelector("[name=goodName]");
+            assertThat(desk.page().inputValue("form:has([value=CLOTH]) [name=goodName]"))
+                    .isEqualTo("Blue towel");
+        }
+    }
+
+    @Test
+    void aRefusedFormMarksItsFieldsAndGoesThere() {
+        try (Desk desk = new Desk(app.address(), 390, 844)) {
+            desk.signIn("ilse").open("/fittings/new");
+            desk.page().fill("[name=reference]", "W-7003");
+            desk.page().fill("[name=childName]", "Hedwig");
+            desk.page().fill("[name=born]", "03/04/2026");
+            desk.page().fill("[name=mass]", "6 lb 20 oz");
+            desk.page().selectOption("[name=seat]", "wrenfold-thimble");
+            desk.click(".begin .go");
+            assertThat(desk.page().evaluate("document.activeElement.name")).isEqualTo("born");
+            assertThat(desk.page().textContent("#wrong-born")).contains("3 Apr 2026 or 4 Mar 2026".split(" or ")[0]);
+            assertThat(desk.page().getAttribute("[name=mass]", "aria-invalid")).isEqualTo("true");
+            assertThat(desk.page().getAttribute("[name=mass]", "aria-describedby"))
+                    .isEqualTo("wrong-mass");
+            assertThat(desk.page().textContent("#wrong-mass")).contains("a pound has 16 ounces");
+            desk.isAccessible("a refused new fitting");
+            desk.page().fill("[name=born]", "today");
+            desk.page().fill("[name=mass]", "25 kg");
+            desk.click(".begin .go");
+            assertThat(desk.page().textContent("#wrong-mass")).contains("hardly any child of this age");
+            desk.click(".sure");
+            desk.click(".begin .go");
+            desk.page().waitForURL("**/fittings/*");
+        }
+    }
+}
