@@ -89,13 +89,13 @@ window.layette = window.layette ?? {};
 
   document.addEventListener("input", (event) => {
     const form = event.target.form;
-    if (form?.closest("main") && isField(event.target)) {
+    if (form?.matches("main form:not([data-native])") && isField(event.target)) {
       keep(form);
     }
   });
   document.addEventListener("change", (event) => {
     const form = event.target.form;
-    if (form?.closest("main") && isField(event.target)) {
+    if (form?.matches("main form:not([data-native])") && isField(event.target)) {
       keep(form);
     }
   });

@@ -9,6 +9,7 @@ import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
 
 /** Signing in, and what the browser may load: only what ships with the application, nothing inline. */
 @Configuration
@@ -38,10 +39,20 @@ public class Security {
                         .anyRequest()
                         .authenticated())
                 .formLogin(form -> form.loginPage("/sign-in").defaultSuccessUrl("/", false))
+                .requestCache(cache -> cache.requestCache(pagesAlone()))
                 .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in"))
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN)))
                 .build();
+    }
+
+    /** Signing in leads back to a page that was asked for, never to a piece that some script wanted. */
+    private static HttpSessionRequestCache pagesAlone() {
+        HttpSessionRequestCache cache = new HttpSessionRequestCache();
+        cache.setRequestMatcher(request -> request.getMethod().equals("GET")
+                && request.getHeader("HX-Request") == null
+                && String.valueOf(request.getHeader("Accept")).contains("text/html"));
+        return cache;
     }
 
     @Bean
