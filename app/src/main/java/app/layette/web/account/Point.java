@@ -4,6 +4,7 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.ZoneId;
+import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
@@ -23,6 +24,11 @@ public class Point {
 
     @Column(name = "profile_id")
     private String profileId;
+
+    private String phone;
+
+    @Column(name = "call_hours")
+    private String callHours;
 
     protected Point() {}
 
@@ -48,6 +54,23 @@ public class Point {
 
     public String lawCountry() {
         return lawCountry;
+    }
+
+    /** The number a family calls; empty until somebody set it. */
+    public Optional<String> phone() {
+        return Optional.ofNullable(phone).filter(each -> !each.isBlank());
+    }
+
+    /** When somebody answers there, in the point's own words; empty until somebody set it. */
+    public Optional<String> callHours() {
+        return Optional.ofNullable(callHours).filter(each -> !each.isBlank());
+    }
+
+    /** Sets whom a family calls, and when; an empty text for neither. */
+    public Point reachedBy(String number, String hours) {
+        this.phone = number.strip();
+        this.callHours = hours.strip();
+        return this;
     }
 
     /** The practice profile that new fittings take. */

@@ -69,11 +69,12 @@ class DemoData implements ApplicationRunner {
 
     private void beginPoint() {
         Point point = points.save(new Point(
-                UUID.randomUUID(),
-                "Weir Street Fitting Room, Loomgate",
-                ZoneId.of("America/Toronto"),
-                "US",
-                "north-american-clinic"));
+                        UUID.randomUUID(),
+                        "Weir Street Fitting Room, Loomgate",
+                        ZoneId.of("America/Toronto"),
+                        "US",
+                        "north-american-clinic")
+                .reachedBy("555 0142", "9–17 h"));
         user(point, "marit", "Marit", Author.Role.TECHNICIAN);
         user(point, "tove", "Tove", Author.Role.TECHNICIAN);
         user(point, "ansel", "Ansel", Author.Role.TECHNICIAN);

@@ -195,6 +195,15 @@ public class Fittings {
         row.touch(viewing.clock().instant());
         project(row, after);
         events.publishEvent(new FittingChanged(row.id(), fitting.point().id(), entry, after));
+        if (Bedside.isAllTaught(after, author)) {
+            EntryDraft taught = EntryDraft.now(
+                    How.MEASURED, entry.seq(), new Fact.Ended(UNIT, Fact.Ending.TAUGHT, null, null, null));
+            Appended ended = add(new Locked(row, fitting.point(), after), taught, author);
+            return new Appended(
+                    entry.seq(),
+                    ended.after(),
+                    PlanDifference.between(before, ended.after().plan()));
+        }
         return new Appended(entry.seq(), planned(row, after), PlanDifference.between(before, after));
     }
 

@@ -23,7 +23,7 @@ class FamilyPages {
     private static final int GOOD_FOR_MONTHS = 12;
 
     /** A page that may be read. */
-    record Open(Fittings.Planned fitting, String point, UnitSystem units, LocalDate expiresOn) {}
+    record Open(Fittings.Planned fitting, Point point, UnitSystem units, LocalDate expiresOn) {}
 
     private final FamilyPageRows rows;
     private final EntityManager entities;
@@ -83,7 +83,7 @@ class FamilyPages {
             Fittings.Planned fitting = fittings.planned(page.fittingId(), pointId);
             return Optional.of(new Open(
                     fitting,
-                    point.name(),
+                    point,
                     fitting.plan().situation().practice().profile().units(),
                     page.expiresOn()));
         });

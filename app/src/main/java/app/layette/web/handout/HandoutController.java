@@ -53,8 +53,8 @@ class HandoutController {
             HttpServletRequest request,
             Model model) {
         Wording words = words(user, lang);
-        HandoutSheet sheet = HandoutSheet.of(
-                fittings.planned(id, user.pointId()), viewing.point(user).name(), words);
+        HandoutSheet sheet =
+                HandoutSheet.of(fittings.planned(id, user.pointId()), viewing.point(user), words, locale(lang));
         model.addAttribute("id", id);
         model.addAttribute("sheet", sheet);
         model.addAttribute("lang", lang(lang));
@@ -82,8 +82,8 @@ class HandoutController {
             @RequestParam(defaultValue = "en") String lang,
             HttpServletRequest request) {
         Wording words = words(user, lang);
-        HandoutSheet sheet = HandoutSheet.of(
-                fittings.planned(id, user.pointId()), viewing.point(user).name(), words);
+        HandoutSheet sheet =
+                HandoutSheet.of(fittings.planned(id, user.pointId()), viewing.point(user), words, locale(lang));
         Optional<FamilyPageRow> page = pages.of(id);
         byte[] document = pdf.of(
                 sheet,
@@ -131,7 +131,7 @@ class HandoutController {
         }
         model.addAttribute("token", token);
         model.addAttribute(
-                "sheet", HandoutSheet.of(open.get().fitting(), open.get().point(), words));
+                "sheet", HandoutSheet.of(open.get().fitting(), open.get().point(), words, locale(lang)));
         model.addAttribute(
                 "until",
                 words.say(

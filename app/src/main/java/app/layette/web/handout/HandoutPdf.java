@@ -2,6 +2,7 @@ package app.layette.web.handout;
 
 import app.layette.web.paper.PdfPrinter;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Component;
 
 /** The handout on paper: the same sheet as on screen. */
@@ -25,8 +26,7 @@ class HandoutPdf {
                 Map.of(
                         "sheet", sheet,
                         "lang", lang,
-                        "pictures",
-                                sheet.pictures().stream().map(printer::inked).toList(),
+                        "inks", (UnaryOperator<String>) printer::inked,
                         "qr", qr,
                         "qrSays", qrSays));
     }

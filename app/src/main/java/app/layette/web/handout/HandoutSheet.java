@@ -1,86 +1,124 @@
 package app.layette.web.handout;
 
-import app.layette.core.drawing.CabinView;
-import app.layette.core.drawing.Drawing;
-import app.layette.core.drawing.HarnessView;
-import app.layette.core.drawing.side.SideView;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
-import app.layette.core.fitting.FittingState;
-import app.layette.core.harness.HarnessAnswers;
-import app.layette.core.placing.CabinAnswers;
+import app.layette.core.practice.PracticeProfile;
 import app.layette.core.run.SheetSays;
+import app.layette.core.run.StepKey;
 import app.layette.core.seat.InsertPiece;
-import app.layette.formats.svg.SvgWriter;
 import app.layette.formats.wording.Wording;
+import app.layette.web.account.Point;
 import app.layette.web.fitting.DateWords;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RemovalWords;
 import app.layette.web.paper.PaperSize;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
- * The family's page, in one language: their settings, each ride, each month, what comes next. Until the fitting is handed
- * over it says on its face that it is a draft.
+ * The family's page, in one language: what hangs on the fridge, and behind it their settings with why, retightening, what
+ * comes next, whom to call. Until the fitting is over it says on its face that it is a draft; a family that left with
+ * something open reads first what is wrong.
  */
 public record HandoutSheet(
         String title,
-        String point,
-        String reference,
-        boolean handedOver,
+        String subtitle,
+        Face face,
         String state,
+        FridgePage fridge,
+        List<String> wrong,
+        String offered,
         List<Setting> settings,
-        List<String> each,
+        List<String> sheetSays,
+        List<String> tight,
         List<String> removal,
+        String breaks,
+        Call call,
+        String checkedBy,
         List<Coming> dates,
-        List<String> pictures,
         String paper,
         Wording words) {
-    private static final int RIDE_LINES = 4;
+    private static final int TIGHT_LINES = 4;
 
-    /** One of the family's settings. */
-    public record Setting(String name, String value) {}
+    /** What stands above everything. */
+    public enum Face {
+        DRAFT,
+        GOOD,
+        LEFT_OPEN
+    }
+
+    /** One of the family's settings, and why it is so; why is empty where nothing need be said. */
+    public record Setting(String name, String value, String why) {}
 
     /** A dated line of what comes next. */
     public record Coming(String on, String what) {}
+
+    /** Whom to call; number and hours are empty until the point has set them. */
+    public record Call(String name, String number, String hours) {}
 
     /** What a label of the page says. */
     public String say(String key) {
         return words.say("handout." + key);
     }
 
-    static HandoutSheet of(Fittings.Planned fitting, String point, Wording words) {
+    public boolean isDraft() {
+        return face == Face.DRAFT;
+    }
+
+    public boolean isLeftOpen() {
+        return face == Face.LEFT_OPEN;
+    }
+
+    static HandoutSheet of(Fittings.Planned fitting, Point point, Wording words, Locale locale) {
         FittingPlan plan = fitting.plan();
-        String snug = HarnessAnswers.snugTest(plan.situation())
-                .map(test -> words.say("snug." + test))
-                .orElse("");
-        List<String> each = new ArrayList<>();
-        for (int line = 1; line <= RIDE_LINES; line++) {
-            each.add(words.say("handout.each." + line, Map.of("snug", Argument.of(snug)))
-                    .strip());
-        }
-        each.addAll(ride(plan.method(), words));
-        SheetSays.forTheFamily(plan.situation())
-                .forEach(saying -> each.add(words.say(saying.message(), saying.arguments())));
+        Situation situation = plan.situation();
+        Face face = switch (plan.state()) {
+            case HANDED_OVER, TAUGHT -> Face.GOOD;
+            case LEFT_WITH_OPEN_FINDINGS, NOT_FITTED -> Face.LEFT_OPEN;
+            case OPEN -> Face.DRAFT;
+        };
+        Optional<Fact.Ended> ended = situation.ended().map(Stamped::value);
         return new HandoutSheet(
-                words.say("handout.title", Map.of("child", Argument.of(fitting.childName()))),
-                point,
-                fitting.reference(),
-                plan.state() == FittingState.HANDED_OVER,
+                words.say(
+                        face == Face.LEFT_OPEN ? "handout.leftTitle" : "handout.title",
+                        Map.of("child", Argument.of(fitting.childName()))),
+                subtitle(fitting, words),
+                face,
                 words.say("handout.draftState", Map.of("state", new Argument.OfKey("state." + plan.state()))),
-                settings(plan.situation(), words),
-                each,
-                RemovalWords.of(plan.situation(), words),
+                FridgePage.of(plan, words, locale),
+                face == Face.LEFT_OPEN ? wrong(plan, words) : List.of(),
+                ended.map(Fact.Ended::offered).orElse(""),
+                settings(situation, words),
+                SheetSays.forTheFamily(situation).stream()
+                        .map(saying -> words.say(saying.message(), saying.arguments()))
+                        .toList(),
+                tight(plan.method(), situation.isBedside(), words),
+                situation.isBedside() ? List.of() : RemovalWords.of(situation, words),
+                breaks(situation, words),
+                new Call(
+                        point.name(),
+                        point.phone().orElse(""),
+                        point.callHours().orElse("")),
+                face == Face.GOOD
+                        ? situation
+                                .ended()
+                                .map(each -> words.say(
+                                        "handout.checkedBy",
+                                        Map.of("who", Argument.of(each.by().id()), "on", Argument.of(each.on()))))
+                                .orElse("")
+                        : "",
                 plan.dates().stream()
                         .map(event -> new Coming(DateWords.when(event, words), words.say(event.key())))
                         .toList(),
-                pictures(plan, words),
-                plan.situation()
+                situation
                         .practice()
                         .lawCountry()
                         .map(PaperSize::in)
@@ -89,21 +127,55 @@ public record HandoutSheet(
                 words);
     }
 
-    /** What the method has to show: a child that lies flat has no recline. */
-    private static List<String> pictures(FittingPlan plan, Wording words) {
-        Drawing cabin = CabinView.of(plan.situation(), CabinAnswers.of(plan.situation()));
-        List<Drawing> views = plan.method().isReclined()
-                ? List.of(SideView.of(plan.situation()), HarnessView.of(plan.situation()))
-                : List.of(cabin);
-        return views.stream().map(view -> SvgWriter.write(view, words)).toList();
+    private static String subtitle(Fittings.Planned fitting, Wording words) {
+        Situation situation = fitting.plan().situation();
+        List<String> parts = new ArrayList<>();
+        situation
+                .ended()
+                .ifPresent(ended -> parts.add(words.say("handout.setOn", Map.of("on", Argument.of(ended.on())))));
+        situation.seat().ifPresent(seat -> parts.add(seat.identity().fullName()));
+        if (!situation.isBedside()) {
+            situation.car().ifPresent(car -> parts.add(car.fullName().strip()));
+            situation
+                    .placed()
+                    .ifPresent(placed ->
+                            parts.add(words.say("place." + placed.value().position())));
+        }
+        parts.add(fitting.reference());
+        return String.join(" · ", parts);
     }
 
-    /** What fixes it for a ride, and what to look at. */
-    private static List<String> ride(Method method, Wording words) {
-        String fixing = method.isOnBase()
-                ? "ride.BASE"
-                : method.isBaseless() || method == Method.LAY_FLAT ? "ride." + method : "ride.FIXED";
-        return List.of(words.say(fixing), words.say(method.isReclined() ? "ride.LEVEL" : "ride.FLAT"));
+    /** What is still wrong, in the words of a tired parent: a line for each part of the work, the worst parts first. */
+    private static List<String> wrong(FittingPlan plan, Wording words) {
+        return plan.gate().blocking().stream()
+                .map(state -> StepKey.serving(state.conclusion()))
+                .distinct()
+                .map(step -> words.say("handout.wrong." + step))
+                .distinct()
+                .toList();
+    }
+
+    private static List<String> tight(Method method, boolean bedside, Wording words) {
+        if (bedside) {
+            return List.of();
+        }
+        String way = switch (method) {
+            case BASE_RIGID_LEG -> "RIGID";
+            case BASE_FLEXIBLE_ANCHORS, CONVERTIBLE_ANCHORS -> "STRAP";
+            default -> "BELT";
+        };
+        return IntStream.rangeClosed(1, TIGHT_LINES)
+                .mapToObj(line -> words.say("handout.tight." + way + "." + line))
+                .toList();
+    }
+
+    private static String breaks(Situation situation, Wording words) {
+        PracticeProfile.Breaks breaks = situation.practice().profile().breaks();
+        return words.say(
+                "handout.breaks",
+                Map.of(
+                        "first", Argument.of(breaks.firstWeeksMinutes()),
+                        "later", Argument.of(breaks.laterMinutes() / 60.0)));
     }
 
     private static List<Setting> settings(Situation situation, Wording words) {
@@ -152,8 +224,10 @@ public record HandoutSheet(
                 situation.seat().flatMap(seat -> seat.insert().value()).orElse(List.of())) {
             situation
                     .insert(piece)
-                    .ifPresent(set -> settings.add(
-                            new Setting(piece.name(), words.say(set.value().in() ? "insert.in" : "insert.out"))));
+                    .ifPresent(set -> settings.add(new Setting(
+                            piece.name(),
+                            words.say(set.value().in() ? "insert.in" : "insert.out"),
+                            words.say("handout.insert.why"))));
         }
         situation
                 .newest(Fact.DeviceSet.class)
@@ -180,6 +254,7 @@ public record HandoutSheet(
     }
 
     private static void add(List<Setting> settings, Wording words, String name, String value) {
-        settings.add(new Setting(words.say("handout." + name), value));
+        String why = "handout." + name + ".why";
+        settings.add(new Setting(words.say("handout." + name), value, words.knows(why) ? words.say(why) : ""));
     }
 }

@@ -198,7 +198,7 @@ final class CarAsks extends AskForms {
                 List.of(button(
                         "outcome",
                         Fact.TeachOutcome.DONE.name(),
-                        "taught.DONE",
+                        isTold(item) ? "taught.TOLD" : "taught.DONE",
                         taught.map(each -> each.outcome() == Fact.TeachOutcome.DONE)
                                 .orElse(false))),
                 List.of(),
@@ -209,14 +209,23 @@ final class CarAsks extends AskForms {
                 List.of(view.input("taught", "reason", "text", "", words.say("hint.reason"))),
                 words.say("submit.declined"));
         String current =
-                taught.map(each -> words.say("taught." + each.outcome())).orElse("");
+                taught.map(each -> words.say(
+                                isTold(item) && each.outcome() == Fact.TeachOutcome.DONE
+                                        ? "taught.TOLD"
+                                        : "taught." + each.outcome()))
+                        .orElse("");
         return new AskView(
                 id(ask),
                 words.say("teach." + item),
-                words.say("ask.TEACH.help"),
+                isTold(item) ? new BedsideWords(situation, words).of(item) : words.say("ask.TEACH.help"),
                 ask.answered(),
                 current,
                 List.of(done, declined));
+    }
+
+    /** What is said at the bedside, not done by the caregiver's hands. */
+    private static boolean isTold(TeachItem item) {
+        return item.isAtBedside() && item != TeachItem.HARNESS_AND_SNUG && item != TeachItem.CLIP;
     }
 
     /** Initials on the screen; the paper has room for no more either. */

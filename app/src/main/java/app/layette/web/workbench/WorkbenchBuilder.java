@@ -239,7 +239,8 @@ final class WorkbenchBuilder {
     }
 
     private Board board() {
-        View view = View.of(focus.view(), current.key(), plan.method());
+        String asked = focus.view().isEmpty() && situation.isBedside() ? View.HARNESS.key() : focus.view();
+        View view = View.of(asked, current.key(), plan.method());
         Drawing drawing = switch (view) {
             case SIDE -> SideView.of(situation, focus.tried());
             case CABIN -> CabinView.of(situation, CabinAnswers.of(situation));

@@ -187,18 +187,25 @@ class HarnessIT {
             desk.click(".begin .go");
             desk.page().waitForURL("**/fittings/*");
             assertThat(desk.state()).isEqualTo("Teaching, no car");
-            assertThat(desk.page().locator("#run .step").count()).isEqualTo(5);
+            assertThat(desk.page().locator("#run .step").count()).isEqualTo(6);
             desk.tap("No").tap("No order");
-            desk.step("Harness the child")
-                    .tap("Nothing")
-                    .tap("Thin clothes only")
-                    .tap("Snug")
-                    .tap("At the armpits");
-            desk.step("Teach-back").tap("Done by the caregiver").tap("Done by the caregiver");
-            desk.step("Hand over");
+            desk.tap("Between slots 1 and 2").tap("Three fingers");
+            desk.tap("Done by the caregiver").tap("Done by the caregiver");
+            assertThat(desk.page().textContent(".ask[open] .help")).contains("Slot 1 now");
+            desk.tap("Told and understood").tap("Told and understood").tap("Told and understood");
+            assertThat(desk.page().textContent(".ask[open] .help")).contains("up to 29 lb");
+            desk.tap("Told and understood").tap("Told and understood").tap("Told and understood");
+            assertThat(desk.page().textContent(".ask[open] .help")).contains("The label shows model");
+            desk.tap("Told and understood");
+            desk.tap("Nothing").tap("Thin clothes only").tap("Snug").tap("At the armpits");
+            // With the last answer it is over: nobody has to say so once more.
             desk.tap("Given, and understood");
-            desk.send("Taught: close");
             assertThat(desk.state()).isEqualTo("Taught, nothing fitted");
+            desk.click("text=The family’s page");
+            assertThat(desk.page().textContent("main"))
+                    .contains("How", "Each ride", "555 0142")
+                    .doesNotContain("Draft");
+            desk.isAccessible("the family's page of a bedside run");
             desk.open("/");
             assertThat(desk.page().textContent("main")).contains("Taught, nothing fitted");
             desk.isQuiet();

@@ -14,7 +14,19 @@ public enum TeachItem {
     TIGHTEN_AND_LOOSEN(Change.BELT_TOUCHED),
     INCH_TEST(null),
     /** The carrier without its base, once, if they will need it. */
-    BASELESS_ONCE(Change.BELT_TOUCHED);
+    BASELESS_ONCE(Change.BELT_TOUCHED),
+    /** Told at the bedside, where there is no car: which slot, and that straps go up with the shoulder. */
+    SLOT(null),
+    /** Which pieces of the insert, and when each comes out. */
+    INSERT(null),
+    HANDLE_FOR_DRIVING(null),
+    /** How heavy and how long a child it carries. */
+    LIMITS(null),
+    /** How one sees that it is outgrown. */
+    GROWING_OUT(null),
+    /** Nothing is added that did not come with it. */
+    ADDITIONS(null),
+    REGISTRATION_CARD(null);
 
     private final Change change;
 
@@ -28,13 +40,18 @@ public enum TeachItem {
             case CARRIER_ON_AND_OFF -> method.isOnBase();
             case READ_LEVEL -> method.isReclined();
             case BASELESS_ONCE -> method.isBaseless();
+            case SLOT, INSERT, HANDLE_FOR_DRIVING, LIMITS, GROWING_OUT, ADDITIONS, REGISTRATION_CARD -> false;
             default -> true;
         };
     }
 
     /** Whether it can be taught without a car. */
     public boolean isAtBedside() {
-        return this == HARNESS_AND_SNUG || this == CLIP;
+        return switch (this) {
+            case HARNESS_AND_SNUG, CLIP -> true;
+            case SLOT, INSERT, HANDLE_FOR_DRIVING, LIMITS, GROWING_OUT, ADDITIONS, REGISTRATION_CARD -> true;
+            default -> false;
+        };
     }
 
     /** What the act touches; empty when it touches nothing. */

@@ -50,7 +50,8 @@ public final class StepOrder {
     /** Teaching at the bedside: no car, about three minutes. */
     public static StepOrder bedside() {
         StepOrder order = new StepOrder();
-        order.chain(StepKey.CHILD, StepKey.FITS, StepKey.HARNESS, StepKey.TEACH, StepKey.HAND_OVER);
+        // The caregiver does it and then it is looked at: looked at before, it would have to be looked at twice.
+        order.chain(StepKey.CHILD, StepKey.FITS, StepKey.SHOULDER, StepKey.TEACH, StepKey.HARNESS, StepKey.HAND_OVER);
         return order;
     }
 

@@ -9,7 +9,7 @@ import app.layette.core.seat.Indicator.Reading;
  */
 public final class ReadingPicture {
     private static final String OPEN =
-            "<svg class=\"reading\" viewBox=\"0 0 126 34\" width=\"126\" height=\"34\" aria-hidden=\"true\">";
+            "<svg xmlns=\"http://www.w3.org/2000/svg\" class=\"reading\" viewBox=\"0 0 126 34\" width=\"126\" height=\"34\" aria-hidden=\"true\">";
 
     private ReadingPicture() {}
 

@@ -1,0 +1,240 @@
+package app.layette.web.handout;
+
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.finding.Argument;
+import app.layette.core.fitting.DatedEvent;
+import app.layette.core.fitting.FittingPlan;
+import app.layette.core.seat.InsertPiece;
+import app.layette.core.seat.Recline.DeviceKind;
+import app.layette.formats.svg.FamilyPictures;
+import app.layette.formats.svg.FamilyPictures.Fixing;
+import app.layette.formats.svg.ReadingPicture;
+import app.layette.formats.wording.Wording;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Stream;
+
+/**
+ * What hangs on the fridge: four settings as drawings with one line each and why, each ride in six drawings, and the
+ * dates along one line of time.
+ */
+public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) {
+    private static final int MOST_PANELS = 4;
+    private static final int RIDES = 6;
+    private static final int MOST_MARKS = 6;
+
+    /** A setting: what it is, how to keep it, and why. */
+    public record Panel(String picture, String title, String how, String why) {}
+
+    /** One drawing of each ride. */
+    public record Ride(String picture, String says) {}
+
+    /** A date on the line of time; {@code likely} when it is computed from growing. */
+    public record Mark(String when, String what, boolean likely) {}
+
+    static FridgePage of(FittingPlan plan, Wording words, Locale locale) {
+        return new Drawer(plan, words, locale).draw();
+    }
+
+    /** Chooses what there is to draw. */
+    private static final class Drawer {
+        private final FittingPlan plan;
+        private final Situation situation;
+        private final Wording words;
+        private final Locale locale;
+        private final List<Panel> panels = new ArrayList<>();
+
+        Drawer(FittingPlan plan, Wording words, Locale locale) {
+            this.plan = plan;
+            this.situation = plan.situation();
+            this.words = words;
+            this.locale = locale;
+        }
+
+        FridgePage draw() {
+            slot();
+            device();
+            level();
+            handle();
+            insert();
+            fixing();
+            List<Panel> shown = panels.size() > MOST_PANELS ? panels.subList(0, MOST_PANELS) : panels;
+            return new FridgePage(List.copyOf(shown), rides(), line());
+        }
+
+        private void panel(String key, String picture, Map<String, Argument> values) {
+            String why = "fridge." + key + ".why";
+            panels.add(new Panel(
+                    picture, words.say("fridge." + key, values), words.say("fridge." + key + ".how"), words.say(why)));
+        }
+
+        private void slot() {
+            int slots = situation
+                    .seat()
+                    .flatMap(seat -> seat.shell().slots().value())
+                    .map(List::size)
+                    .orElse(0);
+            situation.newest(Fact.SlotsSet.class).map(Stamped::value).ifPresent(set -> {
+                int chosen = set.leftShell();
+                String key = chosen == 1 ? "SLOT.LOWEST" : chosen == slots ? "SLOT.HIGHEST" : "SLOT";
+                String picture = FamilyPictures.slot(Math.max(slots, chosen), chosen);
+                panels.add(new Panel(
+                        picture,
+                        words.say("fridge." + key, Map.of("slot", Argument.of(chosen))),
+                        words.say("fridge.SLOT.how"),
+                        words.say("fridge.SLOT.why")));
+            });
+        }
+
+        private void device() {
+            DeviceKind kind = situation
+                    .seat()
+                    .flatMap(seat -> seat.recline().device().value())
+                    .map(device -> device.kind())
+                    .orElse(DeviceKind.NONE);
+            situation
+                    .newest(Fact.DeviceSet.class)
+                    .filter(set -> kind != DeviceKind.NONE && !situation.isBedside())
+                    .map(Stamped::value)
+                    .ifPresent(set -> panels.add(new Panel(
+                            FamilyPictures.device(kind, set.step()),
+                            words.say("fridge.DEVICE." + kind, Map.of("step", Argument.of(set.step()))),
+                            words.say("fridge.DEVICE.how"),
+                            words.say("fridge.DEVICE.why"))));
+        }
+
+        private void level() {
+            situation
+                    .level(Fact.Stage.CHILD)
+                    .ifPresent(level -> situation
+                            .seat()
+                            .flatMap(seat -> seat.recline().indicator().value())
+                            .ifPresent(indicator -> panels.add(new Panel(
+                                    ReadingPicture.of(
+                                            indicator.kind(), level.value().reading()),
+                                    AskWords.capital(words.say("reading." + indicator.kind() + "."
+                                            + level.value().reading())),
+                                    words.say("fridge.LEVEL.how"),
+                                    words.say("fridge.LEVEL.why")))));
+        }
+
+        private void handle() {
+            situation
+                    .newest(Fact.HandleSet.class)
+                    .map(Stamped::value)
+                    .ifPresent(set -> panel(
+                            "HANDLE",
+                            FamilyPictures.handle(set.position()),
+                            Map.of("position", new Argument.OfKey("handle." + set.position()))));
+        }
+
+        /** The pieces of the insert, where a panel is free: most often those come out first. */
+        private void insert() {
+            List<InsertPiece> pieces =
+                    situation.seat().flatMap(seat -> seat.insert().value()).orElse(List.of());
+            for (InsertPiece piece : pieces) {
+                situation
+                        .insert(piece)
+                        .ifPresent(set -> panels.add(new Panel(
+                                FamilyPictures.insert(set.value().in()),
+                                piece.name() + ": " + words.say(set.value().in() ? "insert.in" : "insert.out"),
+                                words.say("fridge.INSERT.how"),
+                                words.say("fridge.INSERT.why"))));
+            }
+        }
+
+        private void fixing() {
+            if (situation.placed().isEmpty() || situation.isBedside()) {
+                return;
+            }
+            panels.add(new Panel(
+                    FamilyPictures.belt(fixingOf(plan.method())),
+                    AskWords.capital(words.say("method." + plan.method())),
+                    words.say("fridge.FIXING.how"),
+                    words.say("fridge.FIXING.why")));
+        }
+
+        private List<Ride> rides() {
+            boolean clip = situation
+                    .seat()
+                    .flatMap(seat -> seat.harness().clip().value())
+                    .orElse(true);
+            Fixing fixing = fixingOf(plan.method());
+            List<Ride> rides = new ArrayList<>();
+            for (int place = 1; place <= RIDES; place++) {
+                String key = "fridge.ride." + place
+                        + (place == RIDES ? "." + fixing : place == RIDES - 1 && !clip ? ".noClip" : "");
+                rides.add(new Ride(FamilyPictures.ride(place, clip, fixing), words.say(key)));
+            }
+            return rides;
+        }
+
+        private static Fixing fixingOf(Method method) {
+            return method.isOnBase()
+                    ? Fixing.BASE
+                    : switch (method) {
+                        case BASELESS_AMERICAN -> Fixing.AMERICAN;
+                        case BASELESS_EUROPEAN -> Fixing.EUROPEAN;
+                        default -> Fixing.BELTED;
+                    };
+        }
+
+        /** The earliest, and the last day of the restraint always; in their order. */
+        private List<Mark> line() {
+            List<DatedEvent> all = plan.dates().stream()
+                    .sorted(Comparator.comparing(DatedEvent::on))
+                    .toList();
+            List<DatedEvent> shown = all.size() <= MOST_MARKS
+                    ? all
+                    : Stream.concat(
+                                    all.subList(0, all.size() - 1).stream().limit(MOST_MARKS - 1L),
+                                    all.stream().skip(all.size() - 1L))
+                            .toList();
+            return shown.stream()
+                    .map(event ->
+                            new Mark(when(event), what(event), event.earliest().isPresent()))
+                    .toList();
+        }
+
+        private String what(DatedEvent event) {
+            String own = "fridge." + event.key();
+            return words.say(words.knows(own) ? own : event.key());
+        }
+
+        private String when(DatedEvent event) {
+            LocalDate today = situation.today();
+            boolean far = event.on().isAfter(today.plusMonths(10));
+            String day = DateTimeFormatter.ofPattern(far ? "MMM yyyy" : "d MMM", locale)
+                    .format(event.on());
+            if (event.every().isPresent()) {
+                boolean monthly = event.every().get().getMonths() == 1;
+                return words.say(
+                        monthly ? "fridge.when.monthly" : "fridge.when.again",
+                        Map.of(
+                                "day",
+                                Argument.of(day),
+                                "days",
+                                Argument.of(event.every().get().getDays())));
+            }
+            String key = event.after() ? "fridge.when.after" : event.earliest().isPresent() ? "fridge.when.about" : "";
+            return key.isEmpty() ? day : words.say(key, Map.of("day", Argument.of(day)));
+        }
+    }
+
+    /** Words that begin a line. */
+    private static final class AskWords {
+        private AskWords() {}
+
+        static String capital(String text) {
+            return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
+        }
+    }
+}
