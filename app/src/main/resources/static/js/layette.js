@@ -103,18 +103,22 @@
       wrong.tabIndex = -1;
     }
     (wrong ?? document.getElementById("now-title"))?.focus({ preventScroll: true });
-    inSight(wrong ?? document.querySelector("#now .ask[open] .choice, #now .ask[open] .go"));
+    inSight(wrong ?? openAnswer());
   });
 
   // The open question is in sight when the page opens, and stays so; what is in sight already is left alone.
   const inSight = (piece) => {
     const box = piece?.getBoundingClientRect();
-    const top = document.querySelector("#head .ready")?.getBoundingClientRect().bottom ?? 0;
     if (box && (box.bottom > window.innerHeight || box.top < 0)) {
-      piece.scrollIntoView({ block: "center", behavior: "instant" });
+      const question = piece.closest(".ask") ?? piece;
+      const tall = question.getBoundingClientRect().height > window.innerHeight * 0.8;
+      (tall ? piece : question).scrollIntoView({ block: tall ? "center" : "nearest", behavior: "instant" });
     }
-    return top;
   };
+  const openAnswer = () => document.querySelector("#now .ask[open] .choice, #now .ask[open] .go:not(.no-answer)");
+  if (!location.hash) {
+    inSight(openAnswer());
+  }
 
   // The scale or the length board fills its field in; a hand keeps it, marked as coming from there.
   document.addEventListener("click", async (event) => {

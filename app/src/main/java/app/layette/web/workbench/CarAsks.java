@@ -208,12 +208,11 @@ final class CarAsks extends AskForms {
                 List.of(),
                 List.of(view.input("taught", "reason", "text", "", words.say("hint.reason"))),
                 words.say("submit.declined"));
-        String current =
-                taught.map(each -> words.say(
-                                isTold(item) && each.outcome() == Fact.TeachOutcome.DONE
-                                        ? "taught.TOLD"
-                                        : "taught." + each.outcome()))
-                        .orElse("");
+        String current = taught.map(each -> words.say(
+                        isTold(item) && each.outcome() == Fact.TeachOutcome.DONE
+                                ? "taught.TOLD"
+                                : "taught." + each.outcome()))
+                .orElse("");
         return new AskView(
                 id(ask),
                 words.say("teach." + item),

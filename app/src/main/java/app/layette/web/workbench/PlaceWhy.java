@@ -52,6 +52,30 @@ public record PlaceWhy(String title, String answer, String weight, List<Reason> 
                 answer -> of(answer, words, open && !Optional.of(answer).equals(chosen)));
     }
 
+    /** A place with a method as a line of a list: for a screen on which the cabin is too small to be tapped. */
+    public record Line(String pick, String place, String method, String answer, String weight, boolean shown) {}
+
+    /** Every place and method, the best first. */
+    static List<Line> lines(FittingPlan plan, Wording words, String picked) {
+        return CabinAnswers.of(plan.situation()).answers().stream()
+                .map(each -> new Line(
+                        each.place() + "/" + each.method(),
+                        words.say("place." + each.place()),
+                        words.say("method." + each.method()),
+                        words.say("permission." + each.answer()),
+                        weight(each),
+                        picked.equals(each.place() + "/" + each.method())))
+                .toList();
+    }
+
+    private static String weight(PlaceAnswer answer) {
+        return switch (answer.answer()) {
+            case ALLOWED -> "holds";
+            case NOT_ALLOWED -> "stop";
+            case NOT_KNOWN -> "not_known";
+        };
+    }
+
     private static PlaceWhy of(PlaceAnswer answer, Wording words, boolean canChoose) {
         List<Reason> reasons = new ArrayList<>();
         answer.findings().forEach(finding -> reasons.add(reason(finding, words)));
@@ -63,11 +87,7 @@ public record PlaceWhy(String title, String answer, String weight, List<Reason> 
                                 "place", new Argument.OfKey("place." + answer.place()),
                                 "method", new Argument.OfKey("method." + answer.method()))),
                 words.say("permission." + answer.answer()),
-                switch (answer.answer()) {
-                    case ALLOWED -> "holds";
-                    case NOT_ALLOWED -> "stop";
-                    case NOT_KNOWN -> "not_known";
-                },
+                weight(answer),
                 List.copyOf(reasons),
                 canChoose ? answer.place() + "/" + answer.method() : "");
     }

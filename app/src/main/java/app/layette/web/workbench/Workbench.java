@@ -67,6 +67,7 @@ public record Workbench(
             List<String> changed,
             Optional<Advised> advised,
             Optional<PlaceWhy> placeWhy,
+            List<PlaceWhy.Line> places,
             List<Due> coming,
             List<String> removal,
             List<String> says,

@@ -158,6 +158,7 @@ final class WorkbenchBuilder {
                 focus.changed().map(new ChangeWords(plan, words)::changed).orElse(List.of()),
                 advised(key),
                 key == StepKey.PLACE ? PlaceWhy.of(plan, words, focus.picked()) : Optional.empty(),
+                key == StepKey.PLACE ? PlaceWhy.lines(plan, words, focus.picked()) : List.of(),
                 coming(key),
                 key == StepKey.TEACH ? RemovalWords.of(situation, words) : List.of(),
                 current.says().stream()
