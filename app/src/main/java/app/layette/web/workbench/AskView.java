@@ -27,6 +27,11 @@ public record AskView(
         return new AskView(key, title, help, answered, current, forms, true);
     }
 
+    /** The same without any way to enter it: somebody else has to. */
+    AskView refusedTo(String sentence) {
+        return new AskView(key, title, sentence, answered, current, List.of(), optional);
+    }
+
     /** The same ask with another sentence under its title. */
     AskView withHelp(String sentence) {
         return new AskView(key, title, sentence, answered, current, forms);
@@ -101,6 +106,11 @@ public record AskView(
             Map<String, String> options,
             Optional<String> problem,
             Optional<String> unusual) {
+        /** The same field under another name. */
+        Input called(String otherLabel) {
+            return new Input(name, otherLabel, type, value, hint, options, problem, unusual);
+        }
+
         private static final Set<String> ECHOED = Set.of(
                 "mass",
                 "length",

@@ -1,5 +1,6 @@
 package app.layette.web.workbench;
 
+import app.layette.core.entry.Author;
 import app.layette.core.entry.Question;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.run.Ask;
@@ -13,12 +14,22 @@ final class AskViews {
     private final SeatAsks seat;
     private final CarAsks car;
     private final ReclineAsks recline;
+    private final Wording words;
+    private final Author.Role role;
 
     AskViews(FittingPlan plan, Wording words, Focus focus) {
         this.child = new ChildAsks(plan, words, focus.typed());
         this.seat = new SeatAsks(plan, words, focus.typed());
         this.car = new CarAsks(plan, words, focus.typed(), focus.stock());
+        this.words = words;
+        // Where nobody looks, an answer is only held against its question.
+        this.role = focus.looking().map(looking -> looking.by().role()).orElse(Author.Role.LEAD);
         this.recline = new ReclineAsks(plan, words, focus.typed(), focus.stock());
+    }
+
+    /** What a trainee would be refused is not offered; who does it is said instead. */
+    private AskView signed(AskView ask) {
+        return role == Author.Role.TRAINEE ? ask.refusedTo(words.say("ask.technicianSigns")) : ask;
     }
 
     AskView of(Ask ask) {
@@ -46,12 +57,15 @@ final class AskViews {
             case GAP -> seat.gap(ask);
             case MOVEMENT -> seat.movement(ask);
             case TEACH -> car.teach(ask);
-            case COUNTERSIGN -> car.countersign(ask);
+            case COUNTERSIGN -> signed(car.countersign(ask));
             case INITIALS -> car.initials(ask);
             case PAGE -> car.page(ask);
-            case END -> car.end(ask);
+            case END -> signed(car.end(ask));
             case QUICK_SEAT -> seat.quickSeat(ask);
-            case NEWER_SHEET -> seat.newerSheet(ask);
+            case NEWER_SHEET ->
+                role == Author.Role.LEAD
+                        ? seat.newerSheet(ask)
+                        : seat.newerSheet(ask).refusedTo(words.say("ask.leadAdopts"));
         };
     }
 

@@ -1,5 +1,6 @@
 package app.layette.web.workbench;
 
+import app.layette.core.entry.Fact;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.PlanDifference;
@@ -23,13 +24,20 @@ final class ChangeWords {
 
     List<String> changed(PlanDifference difference) {
         List<String> said = new ArrayList<>();
-        named("changed.dropped", difference.dropped()).ifPresent(said::add);
-        named("changed.added", difference.added()).ifPresent(said::add);
+        // Until a way of fixing is chosen the usual one stands in: what goes with it was never anybody's.
+        if (isChosenAgain()) {
+            named("changed.dropped", difference.dropped()).ifPresent(said::add);
+            named("changed.added", difference.added()).ifPresent(said::add);
+        }
         difference.changes().stream()
                 .filter(each -> !difference.added().contains(each.conclusion()))
                 .map(each -> words.say("conclusion." + each.conclusion()) + ": " + words.say("gateState." + each.to()))
                 .forEach(said::add);
         return said;
+    }
+
+    private boolean isChosenAgain() {
+        return plan.situation().history(Fact.Placed.class).size() > 1;
     }
 
     /** What another method asks for, or no longer asks for. */

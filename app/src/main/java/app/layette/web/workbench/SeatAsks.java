@@ -48,7 +48,11 @@ final class SeatAsks extends AskForms {
         SeatAsks view = typedHere ? this : new SeatAsks(plan, words, Typed.NOTHING);
         List<Input> inputs = List.of(
                 view.input(
-                        kind, "model", "text", label.map(Fact.LabelRead::model).orElse(""), words.say("hint.model")),
+                        kind,
+                        "model",
+                        "text",
+                        label.map(Fact.LabelRead::model).orElseGet(() -> modelOfQuickSeat(part)),
+                        words.say("hint.model")),
                 view.input(
                         kind,
                         "made",
@@ -103,12 +107,23 @@ final class SeatAsks extends AskForms {
                 List.of(adopt, decline));
     }
 
+    /** Typed once already, when the seat was described from this very label. */
+    private String modelOfQuickSeat(Part part) {
+        return part == Part.CARRIER
+                ? situation
+                        .newest(Fact.QuickSeatRead.class)
+                        .map(read -> read.value().model())
+                        .orElse("")
+                : "";
+    }
+
     AskView quickSeat(Ask ask) {
         String kind = "quickSeatRead";
         Optional<Fact.QuickSeatRead> read =
                 situation.newest(Fact.QuickSeatRead.class).map(Stamped::value);
         List<Input> inputs = List.of(
-                input(kind, "name", "text", read.map(Fact.QuickSeatRead::name).orElse(""), words.say("hint.car")),
+                input(kind, "name", "text", read.map(Fact.QuickSeatRead::name).orElse(""), words.say("hint.seat"))
+                        .called(words.say("field.seatName")),
                 input(kind, "model", "text", read.map(Fact.QuickSeatRead::model).orElse(""), words.say("hint.model")),
                 input(kind, "page", "text", "", "8"),
                 input(kind, "weightMin", "text", said(read, Fact.QuickSeatRead::weightMin), "4 lb, 1.8 kg"),

@@ -9,6 +9,7 @@ import app.layette.core.drawing.TimelineView;
 import app.layette.core.drawing.side.SideView;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
@@ -20,6 +21,8 @@ import app.layette.core.run.Phase;
 import app.layette.core.run.SheetSays;
 import app.layette.core.run.Step;
 import app.layette.core.run.StepKey;
+import app.layette.core.seat.LegUse;
+import app.layette.core.secure.PartsInUse;
 import app.layette.core.stance.Stance;
 import app.layette.formats.record.FactWords;
 import app.layette.formats.svg.ClipPicture;
@@ -79,7 +82,9 @@ final class WorkbenchBuilder {
     Workbench build() {
         Map<String, String> changes = new LinkedHashMap<>();
         for (Act act : Act.values()) {
-            act.change().ifPresent(change -> changes.put(act.name(), words.say("act." + act)));
+            act.change()
+                    .filter(change -> canHappen(act))
+                    .ifPresent(change -> changes.put(act.name(), words.say("act." + act)));
         }
         return new Workbench(
                 fitting.id(),
@@ -93,6 +98,34 @@ final class WorkbenchBuilder {
                 situation.lastSeq(),
                 walkFirst(),
                 plan.state() == FittingState.OPEN);
+    }
+
+    /** Whether there is anything of the kind here: no belt is undone where straps hold it, and the other way round. */
+    private boolean canHappen(Act act) {
+        Method method = plan.method();
+        return switch (act) {
+            case BELT_TOUCHED -> method.isByBelt();
+            case ANCHOR_TOUCHED -> !method.isByBelt();
+            case ARMS_WALKED_IN -> method == Method.BASE_RIGID_LEG;
+            case CARRIER_ON, CARRIER_OFF -> method.isOnBase();
+            case HANDLE_MOVED -> method != Method.CONVERTIBLE_BELT && method != Method.CONVERTIBLE_ANCHORS;
+            case TURNED_TO_DOOR -> PartsInUse.TURNED_BACK.isThereIn(situation);
+            default -> true;
+        };
+    }
+
+    /** A step by name: what a restraint does not have is not named. */
+    private String name(StepKey key) {
+        return words.say(
+                key == StepKey.LEG_AND_WINDOWS && isLegless() ? "step.LEG_AND_WINDOWS.legless" : "step." + key);
+    }
+
+    private boolean isLegless() {
+        return situation
+                .seat()
+                .flatMap(seat -> seat.leg().value())
+                .map(leg -> leg == LegUse.NO_LEG)
+                .orElse(false);
     }
 
     /** What a seat was like when it came can only be seen until somebody touches it. */
@@ -127,7 +160,7 @@ final class WorkbenchBuilder {
                 : words.say("stepState." + step.state());
         return new StepView(
                 step.key().name(),
-                words.say("step." + step.key()),
+                name(step.key()),
                 note,
                 step.state().name().toLowerCase(Locale.ROOT),
                 words.say("stepState." + step.state()),
@@ -147,7 +180,7 @@ final class WorkbenchBuilder {
                 plan.run().placeOf(key),
                 plan.run().steps().size(),
                 words.say("phase." + key.phase()),
-                words.say("step." + key),
+                name(key),
                 words.say(whatToDo(key)),
                 new StanceWords(plan, words).stance(key),
                 Stance.of(situation, key).map(StancePicture::of).orElse(""),
@@ -235,6 +268,9 @@ final class WorkbenchBuilder {
 
     /** Some steps are done otherwise by another method. */
     private String whatToDo(StepKey key) {
+        if (key == StepKey.LEG_AND_WINDOWS && isLegless()) {
+            return "step.LEG_AND_WINDOWS.do.legless";
+        }
         String ofMethod = "step." + key + ".do." + plan.method();
         return words.knows(ofMethod) ? ofMethod : "step." + key + ".do";
     }
