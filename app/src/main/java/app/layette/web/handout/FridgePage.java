@@ -145,10 +145,18 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
                         .insert(piece)
                         .ifPresent(set -> panels.add(new Panel(
                                 FamilyPictures.insert(set.value().in()),
-                                piece.name() + ": " + words.say(set.value().in() ? "insert.in" : "insert.out"),
+                                AskWords.capital(named(piece.name())) + ": "
+                                        + words.say(set.value().in() ? "insert.in" : "insert.out"),
                                 words.say("fridge.INSERT.how"),
                                 words.say("fridge.INSERT.why"))));
             }
+        }
+
+        private String named(String word) {
+            return situation
+                    .seat()
+                    .map(seat -> seat.named(word, locale.getLanguage()))
+                    .orElse(word);
         }
 
         private void fixing() {

@@ -96,7 +96,7 @@ public record HandoutSheet(
                 FridgePage.of(plan, words, locale),
                 face == Face.LEFT_OPEN ? wrong(plan, words) : List.of(),
                 ended.map(Fact.Ended::offered).orElse(""),
-                settings(situation, words),
+                settings(situation, words, locale.getLanguage()),
                 SheetSays.forTheFamily(situation).stream()
                         .map(saying -> words.say(saying.message(), saying.arguments()))
                         .toList(),
@@ -178,7 +178,7 @@ public record HandoutSheet(
                         "later", Argument.of(breaks.laterMinutes() / 60.0)));
     }
 
-    private static List<Setting> settings(Situation situation, Wording words) {
+    private static List<Setting> settings(Situation situation, Wording words, String language) {
         List<Setting> settings = new ArrayList<>();
         situation
                 .seat()
@@ -210,7 +210,11 @@ public record HandoutSheet(
                                                 Argument.of(
                                                         set.value().loop() == null
                                                                 ? ""
-                                                                : set.value().loop())))));
+                                                                : named(
+                                                                        situation,
+                                                                        set.value()
+                                                                                .loop(),
+                                                                        language))))));
         situation
                 .newest(Fact.CrotchSet.class)
                 .ifPresent(set -> add(
@@ -251,6 +255,11 @@ public record HandoutSheet(
                         "HANDLE",
                         words.say("handle." + set.value().position())));
         return settings;
+    }
+
+    /** A word of the sheet in the family's language. */
+    private static String named(Situation situation, String word, String language) {
+        return situation.seat().map(seat -> seat.named(word, language)).orElse(word);
     }
 
     private static void add(List<Setting> settings, Wording words, String name, String value) {

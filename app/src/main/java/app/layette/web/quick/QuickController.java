@@ -99,6 +99,9 @@ class QuickController {
         page.addObject(
                 "asksAlone", sheet.filter(QuickController::isSilentOnBase).isPresent());
         page.addObject("problems", problems);
+        page.addObject("wrongWeight", mass.isEmpty());
+        page.addObject("wrongSeat", sheet.isEmpty());
+        page.addObject("wrongFamily", !family.isBlank() && before.isEmpty());
         if (!problems.isEmpty()) {
             page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
             return page;

@@ -66,7 +66,11 @@ final class CorrectionForm {
                 || component.getName().equals("part")
                 || component.getName().equals("place")
                 || component.getName().equals("piece");
-        String input = fixed ? "hidden" : !options.isEmpty() ? "select" : type == LocalDate.class ? "date" : "text";
+        String input = fixed
+                ? "hidden"
+                : !options.isEmpty()
+                        ? "select"
+                        : type == LocalDate.class && !component.getName().equals("born") ? "date" : "text";
         boolean weeks = component.getName().equals("gestationDays") && value != null;
         String text =
                 weeks ? (Integer) value / DAYS_PER_WEEK + "+" + (Integer) value % DAYS_PER_WEEK : typed(value, words);

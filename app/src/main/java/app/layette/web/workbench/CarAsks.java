@@ -303,26 +303,42 @@ final class CarAsks extends AskForms {
 
     private AskView handlePage(Ask ask, String position) {
         String kind = "handlePositionRead";
+        Optional<Stamped<Fact.HandlePositionRead>> read = situation.newest(
+                Fact.HandlePositionRead.class, fact -> fact.position().name().equals(position));
+        Optional<String> says = read.map(each -> each.value().says().name());
         Form form = new Form(
                 page(kind, "position", position),
                 List.of(
-                        button("says", "ALLOWED", "page.ALLOWED", false),
-                        button("says", "NOT_ALLOWED", "page.NOT_ALLOWED", false)),
-                List.of(pageInput(kind)),
+                        button(
+                                "says",
+                                "ALLOWED",
+                                "page.ALLOWED",
+                                says.filter("ALLOWED"::equals).isPresent()),
+                        button(
+                                "says",
+                                "NOT_ALLOWED",
+                                "page.NOT_ALLOWED",
+                                says.filter("NOT_ALLOWED"::equals).isPresent())),
+                List.of(pageInput(kind, read)),
                 "");
         String title = words.say("ask.PAGE.HANDLE", Map.of("position", new Argument.OfKey("handle." + position)));
-        return new AskView(id(ask), title, words.say("ask.PAGE.help"), false, "", List.of(form));
+        return pageView(ask, title, "ask.PAGE.help", said(read, says.map(each -> words.say("page." + each))), form);
     }
 
     private AskView permissionPage(Ask ask, String permission, String speaker) {
         String kind = "permissionRead";
+        Optional<Stamped<Fact.PermissionRead>> read = situation.newest(
+                Fact.PermissionRead.class,
+                fact -> fact.permission().name().equals(permission)
+                        && fact.speaker().name().equals(speaker));
+        Optional<Fact.PageSays> says = read.map(each -> each.value().says());
         Form form = new Form(
                 page(kind, "permission", permission, "speaker", speaker),
-                buttons("says", Fact.PageSays.class, "page", Optional.empty()),
-                List.of(pageInput(kind)),
+                buttons("says", Fact.PageSays.class, "page", says),
+                List.of(pageInput(kind, read)),
                 "");
         String title = words.say("speaker." + speaker) + ": " + words.say("asks." + permission);
-        return new AskView(id(ask), title, words.say("ask.PAGE.help"), false, "", List.of(form));
+        return pageView(ask, title, "ask.PAGE.help", said(read, says.map(each -> words.say("page." + each))), form);
     }
 
     private AskView quantityPage(Ask ask, String quantity, String speaker) {
@@ -330,17 +346,37 @@ final class CarAsks extends AskForms {
         boolean mass = FactCheck.isMass(Fact.Quantity.valueOf(quantity));
         String field = mass ? "mass" : "length";
         String hint = words.say("hint.quantity." + quantity);
+        Optional<Stamped<Fact.QuantityRead>> read = situation.newest(
+                Fact.QuantityRead.class,
+                fact -> fact.quantity().name().equals(quantity)
+                        && fact.speaker().name().equals(speaker));
+        Optional<String> value = read.map(Stamped::value)
+                .map(each -> each.mass() != null
+                        ? words.both(each.mass())
+                        : each.length() != null ? words.both(each.length()) : words.say("page.SILENT"));
         Form form = new Form(
                 page(kind, "quantity", quantity, "speaker", speaker),
                 List.of(),
-                List.of(pageInput(kind), input(kind, field, "text", "", hint)),
+                List.of(pageInput(kind, read), input(kind, field, "text", "", hint)),
                 words.say("submit.page"));
         String title = words.say("speaker." + speaker) + ": " + words.say("asks." + quantity);
-        return new AskView(id(ask), title, words.say("ask.PAGE.quantityHelp"), false, "", List.of(form));
+        return pageView(ask, title, "ask.PAGE.quantityHelp", said(read, value), form);
     }
 
-    private Input pageInput(String kind) {
-        return input(kind, "page", "text", "", "43");
+    private AskView pageView(Ask ask, String title, String help, String current, Form form) {
+        return new AskView(id(ask), title, words.say(help), ask.answered(), current, List.of(form));
+    }
+
+    /** What the page says, and which page it is. */
+    private static String said(Optional<? extends Stamped<?>> read, Optional<String> says) {
+        return says.map(each ->
+                        each + read.map(stamped -> ", " + stamped.how().place()).orElse(""))
+                .orElse("");
+    }
+
+    private Input pageInput(String kind, Optional<? extends Stamped<?>> read) {
+        return input(
+                kind, "page", "text", read.map(stamped -> stamped.how().place()).orElse(""), "43");
     }
 
     private static Map<String, String> page(String kind, String... more) {

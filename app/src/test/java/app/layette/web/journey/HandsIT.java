@@ -168,6 +168,28 @@ class HandsIT {
     }
 
     @Test
+    void aPermissionThatWasAnsweredStaysInSightAndCanBeChanged() {
+        try (Desk desk = atBramwells(1280, 800, false)) {
+            desk.page().keyboard().press("1");
+            desk.settled();
+            desk.page().waitForTimeout(STEADY_MS);
+            desk.page().fill(".ask[open] [name=page]", "43");
+            desk.page().waitForTimeout(STEADY_MS);
+            desk.page().locator(OPEN_CHOICE).first().click();
+            desk.settled();
+            desk.step("Handle and gap");
+            Locator page = desk.page().locator(".ask:has-text('Seat manual: handle')");
+            assertThat(page.textContent()).contains("Allowed, 43");
+            page.locator("summary").click();
+            assertThat(page.locator("[name=page]").inputValue()).isEqualTo("43");
+            desk.page().waitForTimeout(STEADY_MS);
+            page.locator(".choice:has-text('Not allowed')").click();
+            desk.settled();
+            assertThat(desk.page().textContent("#run .failed, #run .not_known")).contains("Handle and gap");
+        }
+    }
+
+    @Test
     void anAnswerIsNoPlaceInTheHistory() {
         try (Desk desk = atBramwells(1280, 800, false)) {
             desk.page().keyboard().press("1");

@@ -40,6 +40,27 @@ class PaperIT {
         }
     }
 
+    /** Everything a family reads is in its language, the words that only the sheet has included; no green where it is not done. */
+    @Test
+    void theFridgePageSpeaksTheFamilysLanguageAndSaysWhatIsStillWrong() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").click("text=Ottilie");
+            String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
+            String spanish = Paper.of(desk, app.address() + fitting + "/handout.pdf?lang=es")
+                    .text();
+            assertThat(spanish)
+                    .contains(
+                            "Cómo viaja Ottilie", "La ranura más baja", "pieza de la cabeza", "lazo: corto", "555 0142")
+                    .doesNotContain("head piece", "short");
+            desk.open("/").click("text=Caspian");
+            desk.click("text=The family’s page");
+            assertThat(desk.page().textContent("main"))
+                    .contains("Not yet right", "Until then:", "A narrower carrier on loan", "555 0142")
+                    .doesNotContain("Lowest slot", "Draft");
+            desk.isAccessible("a page of what is still wrong");
+        }
+    }
+
     @Test
     void worksheetsAreBlankOrAnsweredInBothLanguages() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {

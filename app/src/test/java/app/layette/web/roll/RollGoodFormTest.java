@@ -30,7 +30,7 @@ class RollGoodFormTest {
     @ParameterizedTest
     @CsvSource({
         "goodName, '', NEEDED",
-        "clothLength, long, UNREADABLE",
+        "clothLength, long, UNREADABLE.LENGTH",
         "clothWidth, '', NEEDED",
         "clothThickness, 400 mm, OUT_OF_RANGE"
     })

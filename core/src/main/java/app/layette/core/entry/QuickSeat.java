@@ -71,6 +71,7 @@ public final class QuickSeat {
                 null,
                 null,
                 null,
+                null,
                 null);
     }
 

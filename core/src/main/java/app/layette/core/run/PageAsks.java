@@ -1,5 +1,6 @@
 package app.layette.core.run;
 
+import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.HandleSet;
 import app.layette.core.entry.Fact.Quantity;
 import app.layette.core.entry.Fact.RollKind;
@@ -14,6 +15,7 @@ import app.layette.core.finding.Finding;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.gate.Gate;
 import app.layette.core.recline.RollAllowed;
+import app.layette.core.rule.Conclusion;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -35,6 +37,21 @@ final class PageAsks {
             "unusualNotKnown", PermissionKey.UNUSUAL_VEHICLE_SEAT,
             "inflatableNotKnown", PermissionKey.INFLATABLE_BELT);
 
+    /** Where a permission is asked for; one that is asked for nowhere has no step. */
+    private static final Map<PermissionKey, StepKey> STEPS = Map.ofEntries(
+            Map.entry(PermissionKey.OVERHANG, StepKey.serving(Conclusion.SITS_WHOLE)),
+            Map.entry(PermissionKey.BOTH_SYSTEMS, StepKey.serving(Conclusion.ONE_SYSTEM)),
+            Map.entry(PermissionKey.TOUCHING_FRONT_SEAT, StepKey.serving(Conclusion.GAP)),
+            Map.entry(PermissionKey.ROLLS_BESIDE_CHILD, StepKey.serving(Conclusion.SUPPORT)),
+            Map.entry(PermissionKey.LEG_OVER_STORAGE, StepKey.serving(Conclusion.FLOOR_AND_LEG)),
+            Map.entry(PermissionKey.FRONT_ROW, StepKey.serving(Conclusion.FRONT_ROW)),
+            Map.entry(PermissionKey.UNUSUAL_VEHICLE_SEAT, StepKey.serving(Conclusion.VEHICLE_SEAT)),
+            Map.entry(PermissionKey.INFLATABLE_BELT, StepKey.serving(Conclusion.INFLATABLE_BELT)),
+            Map.entry(PermissionKey.TOWEL, StepKey.serving(Conclusion.ROLL)),
+            Map.entry(PermissionKey.NOODLE, StepKey.serving(Conclusion.ROLL)),
+            Map.entry(PermissionKey.NOODLE_TRIANGLE, StepKey.serving(Conclusion.ROLL)),
+            Map.entry(PermissionKey.ROLL_WITH_FOOT, StepKey.serving(Conclusion.ROLL)));
+
     private PageAsks() {}
 
     static List<Ask> of(StepKey step, Situation situation, Gate gate) {
@@ -46,6 +63,36 @@ final class PageAsks {
                 .flatMap(finding -> keys(finding, situation).stream())
                 .map(key -> new Ask(Ask.Kind.PAGE, key, false))
                 .toList();
+    }
+
+    /** The pages that were read here and answered what was not known: they stay in sight, to be read again. */
+    static List<Ask> read(StepKey step, Situation situation, List<Ask> open) {
+        List<String> keys = new ArrayList<>();
+        situation.history(Fact.HandlePositionRead.class).stream()
+                .filter(read -> step == StepKey.HANDLE_AND_GAP)
+                .forEach(read -> keys.add("HANDLE:" + read.value().position()));
+        situation.history(Fact.PermissionRead.class).stream()
+                .map(read -> read.value())
+                .filter(read -> STEPS.get(read.permission()) == step)
+                .forEach(read -> keys.add("PERMISSION:" + read.permission() + ":" + read.speaker()));
+        situation.history(Fact.QuantityRead.class).stream()
+                .map(read -> read.value())
+                .filter(read -> stepOf(read.quantity()) == step)
+                .forEach(read -> keys.add("QUANTITY:" + read.quantity() + ":" + read.speaker()));
+        return keys.stream()
+                .distinct()
+                .filter(key -> open.stream().noneMatch(ask -> ask.key().equals(key)))
+                .map(key -> new Ask(Ask.Kind.PAGE, key, true))
+                .toList();
+    }
+
+    private static StepKey stepOf(Quantity quantity) {
+        return switch (quantity) {
+            case GAP -> StepKey.HANDLE_AND_GAP;
+            case ANCHOR_LIMIT, BORROWED_SPACING -> StepKey.PLACE;
+            case HEAD_ROOM -> StepKey.SHOULDER;
+            default -> StepKey.FITS;
+        };
     }
 
     private static List<String> keys(Finding finding, Situation situation) {

@@ -30,7 +30,9 @@ final class StepAsks {
 
     List<Ask> of(StepKey step) {
         List<Ask> asks = new ArrayList<>(ofStep(step));
-        asks.addAll(PageAsks.of(step, situation, looks.gate()));
+        List<Ask> pages = PageAsks.of(step, situation, looks.gate());
+        asks.addAll(pages);
+        asks.addAll(PageAsks.read(step, situation, pages));
         return asks;
     }
 

@@ -53,6 +53,8 @@ import java.util.function.Function;
  * @param legIndicator what shows that a load leg is locked, in the manual's words (CAB-8)
  * @param borrowedSpacingMost widest spacing at which the middle may borrow inner anchors (CAB-4)
  * @param note to whoever uses the sheet
+ * @param names what pieces and loops are called in other languages, for a family's page: by language tag, the sheet's
+ *     own word and the word of that language
  */
 public record SeatSheet(
         SheetVersion sheet,
@@ -91,7 +93,8 @@ public record SeatSheet(
         Evidence<BeltPath> beltPath,
         Evidence<String> legIndicator,
         Evidence<Length> borrowedSpacingMost,
-        String note) {
+        String note,
+        Map<String, Map<String, String>> names) {
 
     public SeatSheet {
         life = orNotLooked(life);
@@ -126,6 +129,17 @@ public record SeatSheet(
         beltPath = orNotLooked(beltPath);
         legIndicator = orNotLooked(legIndicator);
         borrowedSpacingMost = orNotLooked(borrowedSpacingMost);
+        names = names == null ? Map.of() : Map.copyOf(names);
+    }
+
+    /**
+     * A word of this sheet in a language.
+     *
+     * @param language its tag, such as {@code es}
+     * @return the sheet's own word where it has none in that language
+     */
+    public String named(String word, String language) {
+        return names.getOrDefault(language, Map.of()).getOrDefault(word, word);
     }
 
     /** What the seat manual says on a permission. */
@@ -144,7 +158,7 @@ public record SeatSheet(
         return new SeatSheet(
                 sheet, status, kind, identity, null, null, null, null, null, null, null, null, null, null, null, null,
                 null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-                null, null, null, null);
+                null, null, null, null, names);
     }
 
     /** The lightest child: the rear-facing limit, or the rear-facing mode's where nobody looked that up. */
