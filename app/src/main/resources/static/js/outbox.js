@@ -322,7 +322,8 @@ window.layette = window.layette ?? {};
       return false;
     }
     try {
-      response = await post(item.url, await bodyOf(item), item.piece ? { "HX-Request": "true" } : {});
+      const who = item.user ? { "Layette-By": item.user } : {};
+      response = await post(item.url, await bodyOf(item), item.piece ? { ...who, "HX-Request": "true" } : who);
     } catch {
       wait(item);
       return false;
@@ -330,6 +331,12 @@ window.layette = window.layette ?? {};
     if (response === null) {
       signedOut = true;
       wait(item);
+      return false;
+    }
+    if (response.status === 409) {
+      // Somebody else is signed in here by now, in another tab: it waits for its person.
+      wait(item);
+      steady.say("Somebody else is signed in here. What you entered waits for you; load the page anew.");
       return false;
     }
     if (response.status >= 500) {

@@ -8,6 +8,7 @@ import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
 
@@ -19,7 +20,7 @@ public class Security {
             + "frame-ancestors 'none'; manifest-src 'self'; worker-src 'self'";
 
     @Bean
-    public SecurityFilterChain filters(HttpSecurity http) throws Exception {
+    public SecurityFilterChain filters(HttpSecurity http, Users users) throws Exception {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(
                                 "/sign-in",
                                 "/css/**",
@@ -39,6 +40,7 @@ public class Security {
                         .anyRequest()
                         .authenticated())
                 .formLogin(form -> form.loginPage("/sign-in").defaultSuccessUrl("/", false))
+                .addFilterBefore(new StillHere(users), AuthorizationFilter.class)
                 .requestCache(cache -> cache.requestCache(pagesAlone()))
                 .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in"))
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))

@@ -4,7 +4,7 @@ import app.layette.core.entry.Author;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FactCheck;
-import app.layette.core.entry.Withdrawals;
+import app.layette.core.entry.Rights;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingState;
@@ -23,21 +23,10 @@ final class Admission {
      */
     static void check(EntryDraft draft, FittingPlan before, Author author) {
         Fact fact = draft.fact();
-        // A sealed record takes additions, and corrections beside what they correct; neither touches the seal.
-        boolean addition = fact instanceof Fact.Noted || fact instanceof Fact.PhotoTaken || draft.corrects() != null;
-        boolean ends = fact instanceof Fact.Ended;
-        if (before.state() != FittingState.OPEN && (!addition || ends)) {
-            throw RefusedEntryException.because("CLOSED");
+        if (fact instanceof Fact.Withdrawn && draft.corrects() == null) {
+            throw RefusedEntryException.because("CORRECTS_NOTHING");
         }
-        boolean signs = fact instanceof Fact.Ended || fact instanceof Fact.Countersigned;
-        if (signs && author.isTrainee()) {
-            throw RefusedEntryException.because("TRAINEE_SIGNS");
-        }
-        boolean leads = fact instanceof Fact.SheetAdopted sheet
-                && before.situation().pendingVersions().contains(new SheetVersion(sheet.of(), sheet.version()));
-        if (leads && author.role() != Author.Role.LEAD) {
-            throw RefusedEntryException.because("LEAD_ADOPTS");
-        }
+        checkRight(draft, before, author);
         checkMove(fact, before);
         checkCorrection(draft, before);
         boolean taught = fact instanceof Fact.Ended ended && ended.ending() == Fact.Ending.TAUGHT;
@@ -48,6 +37,41 @@ final class Admission {
         if (handsOver && !before.mayHandOver()) {
             throw RefusedEntryException.because("GATE_SHUT");
         }
+    }
+
+    /** The one table of rights, asked for whatever way an entry comes in. */
+    private static void checkRight(EntryDraft draft, FittingPlan before, Author author) {
+        Fact fact = draft.fact();
+        boolean open = before.state() == FittingState.OPEN;
+        boolean newer = fact instanceof Fact.SheetAdopted sheet
+                && before.situation().pendingVersions().contains(new SheetVersion(sheet.of(), sheet.version()));
+        Rights.Way way = draft.corrects() == null
+                ? newer ? Rights.Way.NEWER : Rights.Way.NEW
+                : fact instanceof Fact.Withdrawn ? Rights.Way.WITHDRAW : Rights.Way.CORRECT;
+        Class<? extends Fact> kind =
+                way == Rights.Way.WITHDRAW ? corrected(draft, before).fact().getClass() : fact.getClass();
+        if (!Rights.allows(author.role(), kind, way, open)) {
+            throw RefusedEntryException.because(refusal(way, author.role(), kind, open));
+        }
+    }
+
+    private static String refusal(Rights.Way way, Author.Role role, Class<? extends Fact> kind, boolean open) {
+        return switch (way) {
+            case NEW -> open ? "TRAINEE_SIGNS" : "CLOSED";
+            case NEWER -> open ? "LEAD_ADOPTS" : "CLOSED";
+            case WITHDRAW, CORRECT -> {
+                boolean byNobody = !Rights.allows(Author.Role.LEAD, kind, way, open);
+                String never = way == Rights.Way.WITHDRAW ? "NOT_WITHDRAWN" : "NOT_CORRECTED";
+                yield byNobody ? never : "TRAINEE_CORRECTS_SEALED";
+            }
+        };
+    }
+
+    private static Entry corrected(EntryDraft draft, FittingPlan before) {
+        return before.situation().everything().stream()
+                .filter(each -> each.id().equals(draft.corrects()))
+                .findFirst()
+                .orElseThrow(() -> RefusedEntryException.because("CORRECTS_NOTHING"));
     }
 
     /** HAR-4: a move that would lose the way back is not made. */
@@ -67,27 +91,18 @@ final class Admission {
 
     /** A correction that no replay could place must not get in. */
     private static void checkCorrection(EntryDraft draft, FittingPlan before) {
-        if (draft.fact() instanceof Fact.Withdrawn && draft.corrects() == null) {
-            throw RefusedEntryException.because("CORRECTS_NOTHING");
-        }
         if (draft.corrects() == null) {
             return;
         }
         List<Entry> entries = before.situation().everything();
-        Entry corrected = entries.stream()
-                .filter(each -> each.id().equals(draft.corrects()))
-                .findFirst()
-                .orElseThrow(() -> RefusedEntryException.because("CORRECTS_NOTHING"));
+        Entry corrected = corrected(draft, before);
         boolean gone = entries.stream()
                 .anyMatch(each -> corrected.id().equals(each.corrects()) && each.fact() instanceof Fact.Withdrawn);
         if (gone || corrected.fact() instanceof Fact.Withdrawn) {
             throw RefusedEntryException.because("WITHDRAWN");
         }
-        if (draft.fact() instanceof Fact.Withdrawn) {
-            if (!Withdrawals.isAllowedFor(corrected.fact())) {
-                throw RefusedEntryException.because("NOT_WITHDRAWN");
-            }
-        } else if (!corrected.fact().getClass().equals(draft.fact().getClass())) {
+        if (!(draft.fact() instanceof Fact.Withdrawn)
+                && !corrected.fact().getClass().equals(draft.fact().getClass())) {
             throw RefusedEntryException.because("CORRECTS_NOTHING");
         }
     }

@@ -139,6 +139,7 @@ public class Fittings {
         List<EntryDraft> first = new ArrayList<>(carried);
         first.addAll(begin.entries());
         for (EntryDraft draft : first) {
+            Admission.check(draft, plan, author);
             Entry entry = store(row, draft, author, point, plan);
             plan = plans.after(row, point, plan, entry);
         }

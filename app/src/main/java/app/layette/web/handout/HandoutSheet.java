@@ -6,6 +6,7 @@ import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
+import app.layette.core.harness.HarnessAnswers;
 import app.layette.core.practice.PracticeProfile;
 import app.layette.core.run.SheetSays;
 import app.layette.core.run.StepKey;
@@ -16,6 +17,7 @@ import app.layette.web.fitting.DateWords;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RemovalWords;
 import app.layette.web.paper.PaperSize;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -33,7 +35,9 @@ public record HandoutSheet(
         String subtitle,
         Face face,
         String state,
+        String changedSince,
         FridgePage fridge,
+        String look,
         List<String> wrong,
         String offered,
         List<Setting> settings,
@@ -93,7 +97,9 @@ public record HandoutSheet(
                 subtitle(fitting, words),
                 face,
                 words.say("handout.draftState", Map.of("state", new Argument.OfKey("state." + plan.state()))),
+                changedSince(situation, words),
                 FridgePage.of(plan, words, locale),
+                look(plan, words),
                 face == Face.LEFT_OPEN ? wrong(plan, words) : List.of(),
                 ended.map(Fact.Ended::offered).orElse(""),
                 settings(situation, words, locale.getLanguage()),
@@ -125,6 +131,26 @@ public record HandoutSheet(
                         .orElse(PaperSize.A4)
                         .css(),
                 words);
+    }
+
+    /** How snug is told, and what to look at before driving off. */
+    private static String look(FittingPlan plan, Wording words) {
+        String snug = HarnessAnswers.snugTest(plan.situation())
+                .map(test -> words.say("snug." + test) + " ")
+                .orElse("");
+        return snug + words.say(plan.method().isReclined() ? "ride.LEVEL" : "ride.FLAT");
+    }
+
+    /** That something the family was told was corrected after the end, and on which day; empty when nothing was. */
+    private static String changedSince(Situation situation, Wording words) {
+        return situation
+                .ended()
+                .flatMap(ended -> situation.everything().stream()
+                        .filter(entry -> entry.seq() > ended.seq() && entry.corrects() != null)
+                        .map(entry -> entry.at().toLocalDate())
+                        .max(LocalDate::compareTo))
+                .map(on -> words.say("handout.changedSince", Map.of("on", Argument.of(on))))
+                .orElse("");
     }
 
     private static String subtitle(Fittings.Planned fitting, Wording words) {

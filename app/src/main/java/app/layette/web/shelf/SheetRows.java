@@ -20,4 +20,11 @@ interface SheetRows extends JpaRepository<SheetRow, SheetRow.Key> {
             select s.key from SheetRow s where s.key.pointId = :point and s.key.kind = :kind and s.key.id in :ids
             order by s.key.version""")
     List<SheetRow.Key> versionKeys(UUID point, SheetRow.Kind kind, List<String> ids);
+
+    /** Whether any fitting of the point ever took this version. */
+    @Query(nativeQuery = true, value = """
+            select exists (select 1 from entry e join fitting f on f.id = e.fitting_id
+            where f.point_id = :point and e.document -> 'fact' ->> 'kind' = 'sheetAdopted'
+            and e.document -> 'fact' ->> 'of' = :id and e.document -> 'fact' ->> 'version' = cast(:version as text))""")
+    boolean isUsed(UUID point, String id, int version);
 }

@@ -1,6 +1,8 @@
 package app.layette.web.shelf;
 
 import app.layette.core.entry.Author;
+import app.layette.core.entry.QuickCar;
+import app.layette.core.entry.QuickSeat;
 import app.layette.core.entry.Sheets;
 import app.layette.core.evidence.SheetStatus;
 import app.layette.core.evidence.SheetVersion;
@@ -24,6 +26,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import org.springframework.context.ApplicationEventPublisher;
@@ -37,6 +40,9 @@ import tools.jackson.databind.node.ObjectNode;
 public class Shelf {
     private static final int MOST_PARSED_SHEETS = 2_000;
     private static final int LONGEST_SHEET = 1_000_000;
+
+    /** What a fitting has that began without a sheet. */
+    private static final Set<String> RESERVED = Set.of(QuickSeat.SHEET, QuickCar.SHEET);
 
     private final SheetRows rows;
     private final Clock clock;
@@ -136,6 +142,7 @@ public class Shelf {
             String title,
             String json,
             Author author) {
+        refuseId(point, kind, sheet.id());
         SheetRow.Key key = new SheetRow.Key(point, kind, sheet.id(), sheet.version());
         String hash = sha256(json);
         Optional<SheetRow> held = rows.findById(key);
@@ -152,21 +159,57 @@ public class Shelf {
         events.publishEvent(new SheetTakenIn(point, sheet));
     }
 
+    /** An id is one sheet's: not another kind's, and none that the program gives itself. */
+    private void refuseId(UUID point, SheetRow.Kind kind, String id) {
+        if (RESERVED.contains(id)) {
+            throw refused("/id", id, "this id is the program’s own; allowed is any other");
+        }
+        boolean othersToo = Arrays.stream(SheetRow.Kind.values())
+                .filter(each -> each != kind)
+                .anyMatch(each -> !rows.versionKeys(point, each, List.of(id)).isEmpty());
+        if (othersToo) {
+            throw refused("/id", id, "a sheet of another kind has this id; allowed is any other");
+        }
+    }
+
+    /**
+     * Takes a draft off the shelf that no fitting goes by.
+     *
+     * @throws RefusedDocumentException when it is confirmed, not there, or in use
+     */
+    @Transactional
+    public void drop(UUID point, String id, int version) {
+        SheetRow draft = Arrays.stream(SheetRow.Kind.values())
+                .map(kind -> new SheetRow.Key(point, kind, id, version))
+                .flatMap(key -> rows.findById(key).stream())
+                .findFirst()
+                .orElseThrow(() -> refused("/version", id + " " + version, "no such sheet is on the shelf"));
+        if (draft.status() == SheetStatus.CONFIRMED) {
+            throw refused("/status", "confirmed", "only a draft is dropped; a confirmed sheet gets a newer version");
+        }
+        if (rows.isUsed(point, id, version)) {
+            throw refused("/id", id, "a fitting goes by this draft; it stays");
+        }
+        rows.delete(draft);
+        parsed.invalidate(draft.key());
+    }
+
     private static String asDraft(JsonNode document) {
         return ((ObjectNode) document.deepCopy()).put("status", "draft").toString();
     }
 
+    /** The newest confirmed version of each; a draft stands only where nothing is confirmed. */
     private List<SheetSummary> newest(UUID point, SheetRow.Kind kind) {
         Map<String, SheetSummary> newest = new LinkedHashMap<>();
         for (SheetRow row : rows.all(point, kind)) {
-            newest.putIfAbsent(
+            SheetSummary summary = new SheetSummary(
                     row.key().id(),
-                    new SheetSummary(
-                            row.key().id(),
-                            row.key().version(),
-                            row.title(),
-                            row.status() == SheetStatus.CONFIRMED,
-                            row.importedBy()));
+                    row.key().version(),
+                    row.title(),
+                    row.status() == SheetStatus.CONFIRMED,
+                    row.importedBy());
+            // Newest first: the first is kept, unless it is a draft and a confirmed one follows.
+            newest.merge(summary.id(), summary, (kept, older) -> !kept.confirmed() && older.confirmed() ? older : kept);
         }
         return List.copyOf(newest.values());
     }

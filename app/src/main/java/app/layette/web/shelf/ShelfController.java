@@ -51,6 +51,33 @@ class ShelfController {
                 .orElseGet(() -> ResponseEntity.notFound().build());
     }
 
+    /** Takes a draft off again. */
+    @PostMapping("/sheets/{id}/{version}/drop")
+    ModelAndView drop(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable String id,
+            @PathVariable int version,
+            @RequestParam("kind") String kind,
+            RedirectAttributes flash) {
+        boolean cars = kind.equals("cars");
+        try {
+            shelf.drop(user.pointId(), id, version);
+            flash.addFlashAttribute("dropped", id + " " + version);
+            return new ModelAndView("redirect:/" + (cars ? "cars" : "shelf"));
+        } catch (RefusedDocumentException e) {
+            return refused(user, cars, id + " " + version, e);
+        }
+    }
+
+    private ModelAndView refused(SignedIn user, boolean cars, String file, RefusedDocumentException e) {
+        ModelAndView page = new ModelAndView("shelf/list", HttpStatus.UNPROCESSABLE_CONTENT);
+        page.addObject("kind", cars ? "cars" : "shelf");
+        page.addObject("sheets", cars ? shelf.cars(user.pointId()) : shelf.seats(user.pointId()));
+        page.addObject("file", file);
+        page.addObject("problems", List.copyOf(e.problems()));
+        return page;
+    }
+
     @PostMapping("/sheets")
     ModelAndView takeIn(
             @AuthenticationPrincipal SignedIn user,
@@ -65,12 +92,7 @@ class ShelfController {
                     "taken", shelf.takeIn(user.pointId(), json, user.author()).toString());
             return new ModelAndView("redirect:/" + (cars ? "cars" : "shelf"));
         } catch (RefusedDocumentException e) {
-            ModelAndView page = new ModelAndView("shelf/list", HttpStatus.UNPROCESSABLE_CONTENT);
-            page.addObject("kind", cars ? "cars" : "shelf");
-            page.addObject("sheets", cars ? shelf.cars(user.pointId()) : shelf.seats(user.pointId()));
-            page.addObject("file", file.getOriginalFilename());
-            page.addObject("problems", List.copyOf(e.problems()));
-            return page;
+            return refused(user, cars, file.getOriginalFilename(), e);
         }
     }
 }

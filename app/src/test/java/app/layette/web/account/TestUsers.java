@@ -10,6 +10,11 @@ public final class TestUsers {
     private TestUsers() {}
 
     public static SignedIn signedIn(String name, Author.Role role) {
-        return new SignedIn(new User(POINT, name, name, "{noop}", role));
+        return new SignedIn(user(name, role));
+    }
+
+    /** Somebody as the database has them. */
+    public static User user(String name, Author.Role role) {
+        return new User(POINT, name, name, "{noop}", role);
     }
 }

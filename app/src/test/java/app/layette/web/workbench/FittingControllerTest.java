@@ -83,6 +83,7 @@ class FittingControllerTest {
     void aFittingWithAnOpenHandleQuestion() {
         when(viewing.wording(any())).thenReturn(new Wording(Locale.ENGLISH, UnitSystem.METRIC));
         when(viewing.clock()).thenReturn(Clock.systemUTC());
+        when(users.findById(any())).thenReturn(Optional.of(TestUsers.user("marit", Author.Role.TECHNICIAN)));
         Fittings.Planned planned = new Fittings.Planned(ID, "W-1", "Ada <b>", Examples.plan("handle-not-known"));
         when(fittings.planned(eq(ID), any())).thenReturn(planned);
         when(fittings.append(eq(ID), any(), any(), any()))

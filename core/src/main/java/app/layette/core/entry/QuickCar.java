@@ -19,7 +19,10 @@ import java.util.function.Function;
  * A car without a sheet, made from what was seen at it, place by place. What the technician was unsure of stays not
  * looked at; so does everything that was only told.
  */
-final class QuickCar {
+public final class QuickCar {
+    /** Id of the sheet that stands in for a car without one. */
+    public static final String SHEET = "quick-car";
+
     private QuickCar() {}
 
     /** The car that was looked at last; empty when none was. */
@@ -41,7 +44,7 @@ final class QuickCar {
         List<SeatingPosition> positions =
                 places.values().stream().map(QuickCar::position).toList();
         return Optional.of(new VehicleSheet(
-                new SheetVersion("quick-car", 1),
+                new SheetVersion(SHEET, 1),
                 SheetStatus.CONFIRMED,
                 "",
                 name,

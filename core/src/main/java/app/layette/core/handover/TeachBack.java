@@ -28,7 +28,8 @@ public final class TeachBack implements Rule {
         TeachItem declined = null;
         Method method = situation.usualMethod();
         for (TeachItem item : TeachItem.values()) {
-            if (!item.isPartOf(method)) {
+            boolean asked = situation.isBedside() ? item.isAtBedside() : item.isPartOf(method);
+            if (!asked) {
                 continue;
             }
             Optional<Stamped<Taught>> taught = situation.seen(Taught.class, fact -> fact.item() == item);

@@ -1,0 +1,66 @@
+package app.layette.web.account;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import java.io.IOException;
+import java.util.Optional;
+import org.springframework.http.MediaType;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * Asks at each request who somebody is today: a person that was removed, or whose password was changed, is out at once,
+ * and a role counts from the next request on. What a browser kept for one person is never taken from another.
+ */
+final class StillHere extends OncePerRequestFilter {
+    /** Says whose entry it is that the browser kept. */
+    static final String BY = "Layette-By";
+
+    private static final String OTHERS =
+            "<main><p>That was entered by somebody else. It waits until they sign in here again.</p></main>";
+
+    private final Users users;
+
+    StillHere(Users users) {
+        this.users = users;
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        Authentication known = SecurityContextHolder.getContext().getAuthentication();
+        if (known == null || !(known.getPrincipal() instanceof SignedIn before)) {
+            chain.doFilter(request, response);
+            return;
+        }
+        Optional<SignedIn> today = users.findById(before.userId())
+                .filter(user -> user.passwordHash().equals(before.getPassword()) || before.getPassword() == null)
+                .map(SignedIn::new);
+        if (today.isEmpty()) {
+            SecurityContextHolder.clearContext();
+            Optional.ofNullable(request.getSession(false)).ifPresent(HttpSession::invalidate);
+            chain.doFilter(request, response);
+            return;
+        }
+        String by = request.getHeader(BY);
+        if (by != null && !by.equals(today.get().author().id())) {
+            response.setStatus(HttpServletResponse.SC_CONFLICT);
+            response.setContentType(MediaType.TEXT_HTML_VALUE);
+            response.getWriter().write(OTHERS);
+            return;
+        }
+        if (today.get().role() != before.role() || !today.get().pointId().equals(before.pointId())) {
+            SecurityContext now = SecurityContextHolder.createEmptyContext();
+            now.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
+                    today.get(), null, today.get().getAuthorities()));
+            SecurityContextHolder.setContext(now);
+        }
+        chain.doFilter(request, response);
+    }
+}

@@ -1,0 +1,129 @@
+package app.layette.web.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.layette.web.support.Desk;
+import app.layette.web.support.RunningApp;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Who may do what, and whose entry it is. */
+class RightsIT {
+    @RegisterExtension
+    static final RunningApp app = RunningApp.shared();
+
+    @Test
+    void aTraineeCannotChangeWhatAFamilyWasTold() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("pim").click("text=Ottilie");
+            String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
+            int before = app.newestKinds("Ottilie", 500).size();
+            desk.open(fitting + "/record");
+            String slots = ".story li:has-text('Slots')";
+            desk.click(slots + " >> .to-correct");
+            desk.page().fill(".correcting [name=why]", "I think it was the fourth");
+            desk.click(".correcting button:has-text('withdraw')");
+            assertThat(desk.page().textContent(".refused")).contains("a technician corrects it");
+            assertThat(app.newestKinds("Ottilie", 500)).hasSize(before);
+        }
+    }
+
+    @Test
+    void aCorrectionAfterTheSealIsMarkedOnTheFamilysPageWithItsDate() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").click("text=Ottilie");
+            String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
+            desk.open(fitting + "/handout");
+            assertThat(desk.page().textContent("main")).doesNotContain("Corrected on");
+            desk.open(fitting + "/record");
+            desk.click(".story li:has-text('Slots') >> .to-correct");
+            desk.page().fill(".correcting [name=leftPad]", "2");
+            desk.page().fill(".correcting [name=why]", "misread");
+            desk.click(".correcting button:has-text('Keep the correction')");
+            desk.open(fitting + "/handout");
+            assertThat(desk.page().textContent("main")).contains("Corrected on", "after it was set with you");
+        }
+    }
+
+    @Test
+    void aTabletTakenOverSendsNobodysEntriesAsSomebodyElse() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").click("text=Bramwell");
+            int before = app.newestKinds("Bramwell", 500).size();
+            desk.offline(true).tapOffline("A flat hand or more");
+            assertThat(desk.waiting()).isEqualTo("1 entry waiting");
+            desk.page().context().clearCookies();
+            desk.offline(false);
+            desk.signIn("tove");
+            assertThat(desk.page().textContent("#outbox-list")).contains("waits until marit signs in");
+            desk.page().waitForTimeout(600);
+            assertThat(app.newestKinds("Bramwell", 500)).hasSize(before);
+            desk.page().context().clearCookies();
+            desk.signIn("marit");
+            desk.page().waitForFunction("() => document.getElementById('outbox').hidden");
+            assertThat(app.newestKinds("Bramwell", 500)).hasSize(before + 1).endsWith("answered");
+            desk.forgive();
+        }
+    }
+
+    @Test
+    void aRemovedPersonsOpenSessionStopsAtOnceAndARoleCountsFromTheNextRequest() {
+        try (Desk desk = new Desk(app.address(), 1280, 800);
+                Desk lead = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("ansel").click("text=Tamsin");
+            lead.signIn("tove").open("/point");
+            assertThat(lead.page().locator("[name=phone]").count()).isZero();
+            app.execute("update app_user set role = 'LEAD' where name = 'tove'");
+            lead.open("/point");
+            assertThat(lead.page().locator("[name=phone]").count()).isOne();
+            app.execute("delete from app_user where name = 'ansel'");
+            desk.open("/");
+            assertThat(desk.page().url()).contains("/sign-in");
+        }
+    }
+
+    @Test
+    void aTraineesSheetIsADraftThatReplacesNothingAndCanBeDropped() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("pim").open("/shelf");
+            String sheet = desk.page()
+                    .request()
+                    .get(app.address() + "/sheets/wrenfold-thimble.json")
+                    .text();
+            String newer = sheet.replaceFirst("\"version\"\\s*:\\s*\\d+", "\"version\": 99");
+            desk.page()
+                    .setInputFiles(
+                            "[name=sheet]",
+                            new com.microsoft.playwright.options.FilePayload(
+                                    "newer.json",
+                                    "application/json",
+                                    newer.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+            desk.click("text=Bring it in");
+            assertThat(desk.page().textContent("tr:has-text('Wrenfold Thimble')"))
+                    .contains("confirmed")
+                    .doesNotContain("99");
+            String other = newer.replaceFirst("\"wrenfold-thimble\"", "\"corvane-estate\"");
+            desk.page()
+                    .setInputFiles(
+                            "[name=sheet]",
+                            new com.microsoft.playwright.options.FilePayload(
+                                    "other.json",
+                                    "application/json",
+                                    other.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+            desk.click("text=Bring it in");
+            assertThat(desk.page().textContent(".refused")).contains("a sheet of another kind has this id");
+            String own = newer.replaceFirst("\"wrenfold-thimble\"", "\"pims-seat\"");
+            desk.page()
+                    .setInputFiles(
+                            "[name=sheet]",
+                            new com.microsoft.playwright.options.FilePayload(
+                                    "own.json",
+                                    "application/json",
+                                    own.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+            desk.click("text=Bring it in");
+            desk.click("tr:has-text('pims-seat') button:has-text('drop')");
+            assertThat(desk.page().textContent("main")).contains("Dropped: pims-seat 99");
+            assertThat(desk.page().locator("tr:has-text('pims-seat')").count()).isZero();
+        }
+    }
+}
