@@ -105,6 +105,10 @@ public record HandoutSheet(
                 settings(situation, words, locale.getLanguage()),
                 SheetSays.forTheFamily(situation).stream()
                         .map(saying -> words.say(saying.message(), saying.arguments()))
+                        .map(line -> situation
+                                .seat()
+                                .map(seat -> seat.inLanguage(line, locale.getLanguage()))
+                                .orElse(line))
                         .toList(),
                 tight(plan.method(), situation.isBedside(), words),
                 situation.isBedside() ? List.of() : RemovalWords.of(situation, words),
@@ -255,7 +259,7 @@ public record HandoutSheet(
             situation
                     .insert(piece)
                     .ifPresent(set -> settings.add(new Setting(
-                            piece.name(),
+                            named(situation, piece.name(), language),
                             words.say(set.value().in() ? "insert.in" : "insert.out"),
                             words.say("handout.insert.why"))));
         }

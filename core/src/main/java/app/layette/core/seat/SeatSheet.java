@@ -9,6 +9,7 @@ import app.layette.core.evidence.SheetStatus;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
@@ -140,6 +141,18 @@ public record SeatSheet(
      */
     public String named(String word, String language) {
         return names.getOrDefault(language, Map.of()).getOrDefault(word, word);
+    }
+
+    /** A sentence in a language, with this sheet's own words in it said in that language; the longest word first. */
+    public String inLanguage(String sentence, String language) {
+        String said = sentence;
+        List<String> own = names.getOrDefault(language, Map.of()).keySet().stream()
+                .sorted(Comparator.comparingInt(String::length).reversed())
+                .toList();
+        for (String word : own) {
+            said = said.replace(word, named(word, language));
+        }
+        return said;
     }
 
     /** What the seat manual says on a permission. */
