@@ -115,7 +115,12 @@
       (tall ? piece : question).scrollIntoView({ block: tall ? "center" : "nearest", behavior: "instant" });
     }
   };
-  const openAnswer = () => document.querySelector("#now .ask[open] .choice, #now .ask[open] .go:not(.no-answer)");
+  // Where a place is being chosen, its why and its button are what the panel is about.
+  const openAnswer = () =>
+    document.querySelector("#now .place-why .go") ??
+    (document.querySelector("#now .place-why")
+      ? null
+      : document.querySelector("#now .ask[open] .choice, #now .ask[open] .go:not(.no-answer)"));
   if (!location.hash) {
     inSight(openAnswer());
   }

@@ -15,7 +15,13 @@ window.layette = window.layette ?? {};
   const me = document.body.dataset.user ?? "";
   const { steady, typed } = window.layette;
 
+  // Where the browser keeps nothing (forbidden, or full) the list lives as long as the page does.
+  let here = null;
+
   const read = () => {
+    if (here !== null) {
+      return here;
+    }
     try {
       return JSON.parse(localStorage.getItem(KEY)) ?? [];
     } catch {
@@ -23,8 +29,21 @@ window.layette = window.layette ?? {};
     }
   };
   const write = (items) => {
-    localStorage.setItem(KEY, JSON.stringify(items));
+    try {
+      localStorage.setItem(KEY, JSON.stringify(items));
+      here = null;
+    } catch {
+      here = items;
+    }
     show();
+  };
+
+  // An id of one's own, on a page without HTTPS too.
+  const newId = () => {
+    const bytes = crypto.getRandomValues(new Uint8Array(16));
+    bytes[6] = (bytes[6] & 0x0f) | 0x40;
+    bytes[8] = (bytes[8] & 0x3f) | 0x80;
+    return [...bytes].map((byte, at) => ([4, 6, 8, 10].includes(at) ? "-" : "") + byte.toString(16).padStart(2, "0")).join("");
   };
   const change = (id, more) => write(read().map((each) => (each.id === id ? { ...each, ...more } : each)));
   const drop = (id) => {
@@ -153,7 +172,7 @@ window.layette = window.layette ?? {};
     }
     const name = fields.some(([each]) => each === "entry") ? "entry" : "id";
     const made = fields.find(([each]) => each === name)?.[1];
-    const id = made && !used.has(made) ? made : crypto.randomUUID();
+    const id = made && !used.has(made) ? made : newId();
     used.add(id);
     const item = {
       id,

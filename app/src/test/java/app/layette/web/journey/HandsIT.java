@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Hurried hands: a press counts for the question it was meant for, once, and can be taken back. */
 class HandsIT {
@@ -69,6 +70,21 @@ class HandsIT {
             press(desk, finger, x, y);
             desk.settled();
             assertThat(app.newestKinds("Bramwell", 500)).hasSize(before + 1).endsWith("answered");
+            desk.isQuiet();
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {50, 150, 350})
+    void norDoesASecondPressOfAKey(int apart) {
+        try (Desk desk = atBramwells(1280, 800, false)) {
+            int before = entries();
+            for (int i = 0; i < 3; i++) {
+                desk.page().keyboard().press("1");
+                desk.page().waitForTimeout(apart);
+            }
+            desk.settled();
+            assertThat(entries()).isEqualTo(before + 1);
             desk.isQuiet();
         }
     }

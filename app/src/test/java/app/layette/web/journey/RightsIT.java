@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.web.support.Desk;
 import app.layette.web.support.RunningApp;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -82,6 +84,14 @@ class RightsIT {
         }
     }
 
+    private static void bring(Desk desk, String name, String sheet) {
+        desk.page()
+                .setInputFiles(
+                        "[name=sheet]",
+                        new FilePayload(name, "application/json", sheet.getBytes(StandardCharsets.UTF_8)));
+        desk.click("text=Bring it in");
+    }
+
     @Test
     void aTraineesSheetIsADraftThatReplacesNothingAndCanBeDropped() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
@@ -91,36 +101,15 @@ class RightsIT {
                     .get(app.address() + "/sheets/wrenfold-thimble.json")
                     .text();
             String newer = sheet.replaceFirst("\"version\"\\s*:\\s*\\d+", "\"version\": 99");
-            desk.page()
-                    .setInputFiles(
-                            "[name=sheet]",
-                            new com.microsoft.playwright.options.FilePayload(
-                                    "newer.json",
-                                    "application/json",
-                                    newer.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
-            desk.click("text=Bring it in");
+            bring(desk, "newer.json", newer);
             assertThat(desk.page().textContent("tr:has-text('Wrenfold Thimble')"))
                     .contains("confirmed")
                     .doesNotContain("99");
             String other = newer.replaceFirst("\"wrenfold-thimble\"", "\"corvane-estate\"");
-            desk.page()
-                    .setInputFiles(
-                            "[name=sheet]",
-                            new com.microsoft.playwright.options.FilePayload(
-                                    "other.json",
-                                    "application/json",
-                                    other.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
-            desk.click("text=Bring it in");
+            bring(desk, "other.json", other);
             assertThat(desk.page().textContent(".refused")).contains("a sheet of another kind has this id");
             String own = newer.replaceFirst("\"wrenfold-thimble\"", "\"pims-seat\"");
-            desk.page()
-                    .setInputFiles(
-                            "[name=sheet]",
-                            new com.microsoft.playwright.options.FilePayload(
-                                    "own.json",
-                                    "application/json",
-                                    own.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
-            desk.click("text=Bring it in");
+            bring(desk, "own.json", own);
             desk.click("tr:has-text('pims-seat') button:has-text('drop')");
             assertThat(desk.page().textContent("main")).contains("Dropped: pims-seat 99");
             assertThat(desk.page().locator("tr:has-text('pims-seat')").count()).isZero();

@@ -24,7 +24,9 @@ class ScreenIT {
             for (String child : new String[] {"Bramwell", "Linnea", "Rowan", "Tamsin", "Edda"}) {
                 desk.open("/").click("text=" + child);
                 assertThat(desk.page()
-                                .evaluate("() => { const piece = document.querySelector('#now .ask[open] .choice,"
+                                .evaluate("() => { const why = document.querySelector('#now .place-why');"
+                                        + " const piece = why ? why.querySelector('.go')"
+                                        + " : document.querySelector('#now .ask[open] .choice,"
                                         + " #now .ask[open] .go:not(.no-answer)'); if (!piece) return true;"
                                         + " const box = piece.getBoundingClientRect();"
                                         + " return box.top >= 0 && box.bottom <= innerHeight + 1; }"))
