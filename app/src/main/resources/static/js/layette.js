@@ -22,6 +22,8 @@
     if (window.layette.steady.isSteady(button)) {
       button.click();
     } else {
+      // A number is a key to what one sees: what it would have chosen is brought into sight first.
+      inSight(button);
       window.layette.steady.refuse();
     }
   };

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.web.support.Desk;
 import app.layette.web.support.RunningApp;
-import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -70,10 +69,10 @@ class FirstFittingIT {
         assertThat(page).contains("How Wilhelmina rides", "slot 1, both sides, short loop", "Second row, right");
         assertThat(page).contains("bubble between the lines", "No fold can be pinched", "Restraint expires");
         assertThat(page).doesNotContain("Draft, not handed over");
-        assertThat(List.of("side", "harness"))
-                .allSatisfy(view -> assertThat(
-                                desk.page().locator("svg.view-" + view).count())
-                        .isEqualTo(1));
+        assertThat(desk.page().locator(".panels .picture svg").count())
+                .as("slot, device, level, handle")
+                .isEqualTo(4);
+        assertThat(desk.page().locator(".rides svg").count()).isEqualTo(6);
         desk.page().goBack();
         assertThat(desk.title()).isNotBlank();
     }

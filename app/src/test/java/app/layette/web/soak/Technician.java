@@ -118,7 +118,7 @@ final class Technician implements Callable<Technician.Day> {
             if (answer.statusCode() == 403 || to.contains("/sign-in")) {
                 signIn();
             }
-            return answer.statusCode() == 422 && answer.body().contains("is in use already");
+            return answer.statusCode() == 422 && answer.body().contains("in use already");
         } catch (IOException e) {
             return false;
         }
