@@ -252,9 +252,11 @@ window.layette = window.layette ?? {};
     return isSignIn(response) || response.status === 401 || response.status === 403 ? null : response;
   };
 
+  const refusalIn = (html) => new DOMParser().parseFromString(html, "text/html").querySelector(".refused p, .refused li");
+
   const reasonOf = (html) => {
     const page = new DOMParser().parseFromString(html, "text/html");
-    const said = page.querySelector(".refused p, .refused li, main p")?.textContent.trim() ?? "refused";
+    const said = (refusalIn(html) ?? page.querySelector("main p"))?.textContent.trim() ?? "refused";
     const sure = page.querySelector("button[name^=sure]");
     return { refused: said, sure: sure ? [sure.name, sure.value] : null };
   };
@@ -293,8 +295,7 @@ window.layette = window.layette ?? {};
 
   const isHere = (item) => item.piece && document.getElementById("now") !== null && location.pathname === item.url.replace(/\/(entries|undo)$/, "");
 
-  const brought = async (item, response, live, more) => {
-    const html = await response.text();
+  const brought = async (item, response, html, live, more) => {
     if (!item.piece) {
       if (live) {
         arrive(response, html, live.form);
@@ -316,7 +317,7 @@ window.layette = window.layette ?? {};
         if (address) {
           history.replaceState(history.state, "", address);
         }
-        typed.bring(html, live.form);
+        typed.bring(html, { answered: live.form });
       }
     } else if (!more) {
       await refresh();
@@ -365,23 +366,25 @@ window.layette = window.layette ?? {};
       return tries >= MOST_TRIES;
     }
     const more = read().some((each) => each.id !== item.id && !each.refused && each.user === me);
-    if (response.ok) {
+    const html = await response.text().catch(() => "");
+    // A page that answers by leading on says there what it refused: that is no more taken than any other refusal.
+    const taken = response.ok && (item.piece || refusalIn(html) === null);
+    if (!taken && !live) {
+      change(item.id, reasonOf(html));
+    } else if (response.ok) {
       drop(item.id);
-      await brought(item, response, live, more).catch(() => {});
+      await brought(item, response, html, live, more).catch(() => {});
       done(item.id);
-    } else if (live) {
+    } else {
       drop(item.id);
-      const html = await response.text();
       done(item.id);
       if (response.status !== 422) {
         steady.say(reasonOf(html).refused);
       } else if (item.piece) {
-        typed.bring(html, live.form);
+        typed.bring(html, { refused: live.form });
       } else {
         arrive(response, html, live.form);
       }
-    } else {
-      change(item.id, reasonOf(await response.text()));
     }
     return true;
   };

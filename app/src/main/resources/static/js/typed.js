@@ -4,7 +4,8 @@ window.layette = window.layette ?? {};
 (() => {
   "use strict";
 
-  const KEY = "layette.typed";
+  // What one person typed is not put before the next one who signs in on this tablet.
+  const KEY = `layette.typed.${document.body.dataset.user ?? ""}`;
   const OWN = /^(id|entry|seen|at|waited|_csrf|nav-.*|sure.*)$/;
 
   const isField = (field) =>
@@ -129,12 +130,13 @@ window.layette = window.layette ?? {};
   /**
    * Puts newer pieces of the page in their places, by their ids; what was typed and where the hand is stay.
    * @param html pieces with their ids
-   * @param answered the form that was sent: what was typed in it is done with
+   * @param sent the form that was answered, whose text is done with, or refused, whose text stays; neither for others' news
    */
-  const bring = (html, answered = null) => {
+  const bring = (html, sent = {}) => {
     const was = place();
-    if (answered) {
-      forget(answered);
+    const answered = Boolean(sent.answered ?? sent.refused);
+    if (sent.answered) {
+      forget(sent.answered);
     }
     const page = new DOMParser().parseFromString(html, "text/html");
     for (const piece of page.querySelectorAll("body > [hx-swap-oob], main > [hx-swap-oob]")) {
@@ -151,7 +153,7 @@ window.layette = window.layette ?? {};
     if (!answered) {
       resume(was);
     }
-    document.dispatchEvent(new CustomEvent("layette:brought", { detail: { answered: answered !== null } }));
+    document.dispatchEvent(new CustomEvent("layette:brought", { detail: { answered } }));
   };
 
   const resume = (was) => {

@@ -1,8 +1,12 @@
 package app.layette.web.account;
 
 import app.layette.core.entry.Author;
+import app.layette.core.entry.FieldProblem;
+import app.layette.formats.wording.Wording;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -42,14 +46,12 @@ class PointController {
         if (user.role() != Author.Role.LEAD) {
             throw new AccessDeniedException("Only a lead sets what the point says of itself");
         }
-        List<String> problems = new ArrayList<>();
+        List<FieldProblem> problems = new ArrayList<>();
         if (phone.strip().length() > LONGEST_PHONE || !phone.strip().matches("[-+0-9 ().x]*")) {
-            problems.add("Number a family calls (" + phone.strip()
-                    + "): digits, spaces and + - ( ) alone; allowed 0 to " + LONGEST_PHONE + " of them.");
+            problems.add(outside("phone", phone, "NOT_A_NUMBER_TO_CALL", LONGEST_PHONE));
         }
         if (callHours.strip().length() > LONGEST_HOURS) {
-            problems.add("When somebody answers (" + callHours.strip() + "): too long; allowed 0 to " + LONGEST_HOURS
-                    + " letters.");
+            problems.add(outside("callHours", callHours, "TOO_LONG", LONGEST_HOURS));
         }
         if (!problems.isEmpty()) {
             ModelAndView page = page(user, phone, callHours, problems);
@@ -60,12 +62,19 @@ class PointController {
         return new ModelAndView("redirect:/point?kept");
     }
 
-    private ModelAndView page(SignedIn user, String phone, String callHours, List<String> problems) {
+    private static FieldProblem outside(String field, String typed, String reason, int longest) {
+        return new FieldProblem(field, typed.strip(), reason, "0", String.valueOf(longest));
+    }
+
+    private ModelAndView page(SignedIn user, String phone, String callHours, List<FieldProblem> problems) {
         ModelAndView page = new ModelAndView("account/point");
         page.addObject("name", viewing.point(user).name());
         page.addObject("phone", phone);
         page.addObject("callHours", callHours);
-        page.addObject("problems", problems);
+        Wording words = viewing.wording(user);
+        Map<String, String> wrong = new LinkedHashMap<>();
+        problems.forEach(problem -> wrong.put(problem.field(), words.say(problem)));
+        page.addObject("wrong", wrong);
         page.addObject("sets", user.role() == Author.Role.LEAD);
         return page;
     }

@@ -1,10 +1,12 @@
 package app.layette.web.account;
 
 import app.layette.core.entry.Author;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.userdetails.User;
+import org.springframework.util.DigestUtils;
 
 /** The user of this session, as Spring Security carries it; small, because it is stored with the session. */
 public final class SignedIn extends User {
@@ -14,6 +16,8 @@ public final class SignedIn extends User {
     private final UUID pointId;
     private final String displayName;
     private final Author.Role role;
+    /** Of the password as it was on signing in; the password itself is erased then. */
+    private final String passwordPrint;
 
     SignedIn(app.layette.web.account.User user) {
         super(user.name(), user.passwordHash(), List.of(new SimpleGrantedAuthority("ROLE_" + user.role())));
@@ -21,6 +25,17 @@ public final class SignedIn extends User {
         this.pointId = user.pointId();
         this.displayName = user.displayName();
         this.role = user.role();
+        this.passwordPrint = print(user);
+    }
+
+    /** Whether this is still that user's password. */
+    boolean knowsPasswordOf(app.layette.web.account.User user) {
+        return passwordPrint.equals(print(user));
+    }
+
+    private static String print(app.layette.web.account.User user) {
+        // Only to see that it changed; it stands beside the hash itself in the database.
+        return DigestUtils.md5DigestAsHex(user.passwordHash().getBytes(StandardCharsets.UTF_8));
     }
 
     public UUID userId() {

@@ -39,9 +39,8 @@ final class StillHere extends OncePerRequestFilter {
             chain.doFilter(request, response);
             return;
         }
-        Optional<SignedIn> today = users.findById(before.userId())
-                .filter(user -> user.passwordHash().equals(before.getPassword()) || before.getPassword() == null)
-                .map(SignedIn::new);
+        Optional<SignedIn> today =
+                users.findById(before.userId()).filter(before::knowsPasswordOf).map(SignedIn::new);
         if (today.isEmpty()) {
             SecurityContextHolder.clearContext();
             Optional.ofNullable(request.getSession(false)).ifPresent(HttpSession::invalidate);

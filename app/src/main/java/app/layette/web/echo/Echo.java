@@ -1,22 +1,18 @@
 package app.layette.web.echo;
 
-import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.PartialDate;
 import app.layette.core.finding.Argument;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Gestation;
 import app.layette.core.measure.Length;
-import app.layette.core.measure.LengthRange;
 import app.layette.core.measure.Mass;
-import app.layette.core.measure.UnreadableMeasureException;
 import app.layette.formats.wording.Wording;
 import app.layette.web.fitting.FactForm;
-import app.layette.web.fitting.Problems;
 import app.layette.web.fitting.RefusedEntryException;
+import app.layette.web.roll.RollGoodForm;
 import java.time.LocalDate;
 import java.time.format.TextStyle;
 import java.time.temporal.ChronoUnit;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -24,13 +20,6 @@ import java.util.Optional;
 /** What a typed field was understood as: quantities in both unit systems, weeks and dates in words; or why it was not. */
 final class Echo {
     private static final int DAYS_PER_WEEK = 7;
-
-    /** Lengths that are no fact of a fitting: cloths and noodles. */
-    private static final Map<String, LengthRange> GOODS = Map.of(
-            "clothLength", LengthRange.CLOTH,
-            "clothWidth", LengthRange.CLOTH,
-            "clothThickness", LengthRange.CLOTH_THICKNESS,
-            "diameter", LengthRange.ROLL);
 
     private final Wording words;
     private final LocalDate today;
@@ -53,25 +42,17 @@ final class Echo {
         try {
             return new Said(value(fields, field).map(this::say).orElse(""), true);
         } catch (RefusedEntryException e) {
-            return new Said(Problems.say(e.problems().get(0), words), false);
+            return new Said(words.say(e.problems().get(0)), false);
         }
     }
 
     /** What is said back, and whether the field was understood. */
     record Said(String text, boolean understood) {}
 
-    private static Length good(String field, String typed) {
-        try {
-            return Length.parse(typed, GOODS.get(field));
-        } catch (UnreadableMeasureException e) {
-            throw RefusedEntryException.fields(
-                    List.of(new FieldProblem(field, e.typed(), e.key(), e.lowest(), e.highest())));
-        }
-    }
-
+    /** Of a fact; or of a cloth or noodle, which is none. */
     private Optional<Object> value(Map<String, String> fields, String field) {
         Optional<Object> read = FactForm.one(fields, field, today);
-        return read.isEmpty() && GOODS.containsKey(field) ? Optional.of(good(field, fields.get(field))) : read;
+        return read.isPresent() ? read : RollGoodForm.one(fields, field).map(length -> length);
     }
 
     private String say(Object value) {

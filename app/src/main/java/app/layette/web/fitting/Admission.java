@@ -26,9 +26,9 @@ final class Admission {
         if (fact instanceof Fact.Withdrawn && draft.corrects() == null) {
             throw RefusedEntryException.because("CORRECTS_NOTHING");
         }
+        checkCorrection(draft, before);
         checkRight(draft, before, author);
         checkMove(fact, before);
-        checkCorrection(draft, before);
         boolean taught = fact instanceof Fact.Ended ended && ended.ending() == Fact.Ending.TAUGHT;
         if (taught && !before.situation().isBedside()) {
             throw RefusedEntryException.because("NOT_BEDSIDE");

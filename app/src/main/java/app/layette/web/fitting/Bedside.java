@@ -1,6 +1,7 @@
 package app.layette.web.fitting;
 
 import app.layette.core.entry.Author;
+import app.layette.core.entry.Rights;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.run.Ask;
@@ -13,7 +14,7 @@ final class Bedside {
     static boolean isAllTaught(FittingPlan plan, Author author) {
         return plan.state() == FittingState.OPEN
                 && plan.situation().isBedside()
-                && !author.isTrainee()
+                && Rights.signs(author.role())
                 && plan.run().steps().stream()
                         .flatMap(step -> step.asks().stream())
                         .filter(ask -> ask.kind() != Ask.Kind.END)

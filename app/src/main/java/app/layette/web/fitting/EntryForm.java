@@ -7,6 +7,7 @@ import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -22,6 +23,7 @@ public final class EntryForm {
 
     private final Map<String, String> fields;
     private final Clock clock;
+    private final UUID id;
 
     /**
      * Reads the fields of a form.
@@ -31,26 +33,43 @@ public final class EntryForm {
     public EntryForm(Map<String, String> fields, Clock clock) {
         this.fields = Map.copyOf(fields);
         this.clock = clock;
+        this.id = uuid(fields.get("id")).or(() -> uuid(fields.get("entry"))).orElseGet(UUID::randomUUID);
     }
 
     /**
-     * The entry of the fact that the fields carry.
+     * An entry of a fact that was read from the same fields.
      *
-     * @param today the fitting point's day
-     * @throws RefusedEntryException with every problem found
+     * @throws RefusedEntryException when the time at which it was made cannot be
      */
-    public EntryDraft draft(LocalDate today) {
-        return draft(FactForm.read(fields, today), how());
+    public EntryDraft draft(Fact fact, How how) {
+        return new EntryDraft(id, seen(), madeAt(), how, null, fact, hasWaited());
     }
 
-    /** An entry of a fact that was read elsewhere. */
-    public EntryDraft draft(Fact fact, How how) {
-        return new EntryDraft(id(), seen(), madeAt(), how, null, fact, fields.containsKey("waited"));
+    /** One of several entries of one form: with an id of its own, made when the form was. */
+    public EntryDraft oneOfSeveral(Fact fact, How how, int seen) {
+        return new EntryDraft(UUID.randomUUID(), seen, madeAt(), how, null, fact, hasWaited());
+    }
+
+    /**
+     * The day on which the form was filled in: <em>today</em> and <em>3 Dec</em> were typed then, whenever it arrives.
+     *
+     * @param zone of the fitting point
+     * @throws RefusedEntryException when that time cannot be
+     */
+    public LocalDate day(ZoneId zone) {
+        OffsetDateTime made = madeAt();
+        return made == null
+                ? LocalDate.now(clock.withZone(zone))
+                : made.atZoneSameInstant(zone).toLocalDate();
+    }
+
+    private boolean hasWaited() {
+        return fields.containsKey("waited");
     }
 
     /** The id that the browser gave it, so that it can be sent twice; a new one where it gave none. */
     public UUID id() {
-        return uuid(fields.get("id")).or(() -> uuid(fields.get("entry"))).orElseGet(UUID::randomUUID);
+        return id;
     }
 
     private int seen() {

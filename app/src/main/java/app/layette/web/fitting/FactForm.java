@@ -96,12 +96,7 @@ public final class FactForm {
      * @throws RefusedEntryException with what is wrong with this field
      */
     public static Optional<Object> one(Map<String, String> fields, String field, LocalDate today) {
-        Optional<RecordComponent> component = Arrays.stream(Fact.class.getPermittedSubclasses())
-                .filter(each -> LayetteJson.kindOf(each).equals(fields.get("kind")))
-                .flatMap(each -> Arrays.stream(each.getRecordComponents()))
-                .filter(each -> each.getName().equals(field))
-                .filter(each -> isRead(each))
-                .findFirst();
+        Optional<RecordComponent> component = component(fields.get("kind"), field);
         if (component.isEmpty()) {
             return Optional.empty();
         }
@@ -111,6 +106,20 @@ public final class FactForm {
             throw RefusedEntryException.fields(form.problems);
         }
         return Optional.ofNullable(value instanceof Integer days ? new Weeks(days) : value);
+    }
+
+    /** Whether a field of a kind of fact is a quantity, a date or weeks: something to be understood. */
+    public static boolean reads(String kind, String field) {
+        return component(kind, field).isPresent();
+    }
+
+    private static Optional<RecordComponent> component(String kind, String field) {
+        return Arrays.stream(Fact.class.getPermittedSubclasses())
+                .filter(each -> LayetteJson.kindOf(each).equals(kind))
+                .flatMap(each -> Arrays.stream(each.getRecordComponents()))
+                .filter(each -> each.getName().equals(field))
+                .filter(FactForm::isRead)
+                .findFirst();
     }
 
     private static boolean isRead(RecordComponent component) {

@@ -114,6 +114,10 @@ public class Fittings {
         if (fittings.find(begin.id(), pointId).isPresent()) {
             return begin.id();
         }
+        if (fittings.existsById(begin.id())) {
+            // Somebody else's: saving under its id would write over it.
+            throw RefusedEntryException.because("ID_TAKEN");
+        }
         Point point = viewing.point(pointId);
         Optional<Family> known = families.findByPointIdAndReference(pointId, begin.reference());
         if (known.isPresent() != begin.comesBack()) {
@@ -125,7 +129,7 @@ public class Fittings {
         List<EntryDraft> carried =
                 known.map(family -> carriedFrom(family, point)).orElse(List.of());
         Family family = known.orElseGet(() -> families.save(new Family(pointId, begin.reference(), begin.childName())));
-        FittingRow row = fittings.save(new FittingRow(
+        FittingRow row = new FittingRow(
                 begin.id(),
                 family,
                 new FittingRow.Beginning(
@@ -134,7 +138,8 @@ public class Fittings {
                         profile.version(),
                         point.lawCountry(),
                         begin.seat().id()),
-                viewing.clock().instant()));
+                viewing.clock().instant());
+        entities.persist(row);
         FittingPlan plan = plans.of(row, point, List.of());
         List<EntryDraft> first = new ArrayList<>(carried);
         first.addAll(begin.entries());
@@ -476,9 +481,7 @@ public class Fittings {
     /** Says why an entry was refused, a sentence for each problem. */
     public static List<String> say(RefusedEntryException refused, Wording words) {
         return refused.reason().isEmpty()
-                ? refused.problems().stream()
-                        .map(each -> Problems.say(each, words))
-                        .toList()
+                ? refused.problems().stream().map(each -> words.say(each)).toList()
                 : List.of(words.say("refused." + refused.reason()));
     }
 

@@ -1,7 +1,7 @@
 package app.layette.web.fitting;
 
 import app.layette.core.entry.Entry;
-import app.layette.core.entry.Withdrawals;
+import app.layette.core.entry.Rights;
 import java.util.List;
 import java.util.Optional;
 
@@ -19,6 +19,7 @@ public final class Undoing {
                 : Optional.of(record.get(record.size() - 1))
                         .filter(entry -> entry.by().id().equals(author))
                         .filter(entry -> entry.corrects() == null)
-                        .filter(entry -> Withdrawals.isAllowedFor(entry.fact()));
+                        .filter(entry ->
+                                Rights.allows(entry.by().role(), entry.fact().getClass(), Rights.Way.WITHDRAW, true));
     }
 }

@@ -25,17 +25,14 @@ public final class Unusual {
         if (child.born().isAfter(today)) {
             return Optional.empty();
         }
-        Optional<Integer> gestation = child.gestationDays().isPresent()
-                ? Optional.of(child.gestationDays().getAsInt())
-                : Optional.empty();
         if (fact instanceof Fact.Weighed weighed) {
-            MassRange usual = UsualMeasures.weight(child.born(), gestation, today);
+            MassRange usual = UsualMeasures.weight(child.born(), child.gestationDays(), today);
             return usual.contains(weighed.mass())
                     ? Optional.empty()
                     : asked("mass", fields, words.both(usual.min()), words.both(usual.max()));
         }
         if (fact instanceof Fact.LengthMeasured measured && measured.what() == Fact.Dimension.BODY) {
-            LengthRange usual = UsualMeasures.length(child.born(), gestation, today);
+            LengthRange usual = UsualMeasures.length(child.born(), child.gestationDays(), today);
             return usual.contains(measured.length())
                     ? Optional.empty()
                     : asked("length", fields, words.both(usual.min()), words.both(usual.max()));

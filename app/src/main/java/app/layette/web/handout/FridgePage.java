@@ -4,11 +4,17 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.Permission;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.DatedEvent;
 import app.layette.core.fitting.FittingPlan;
+import app.layette.core.fitting.FittingState;
+import app.layette.core.gate.ConclusionState;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.InsertPiece;
 import app.layette.core.seat.Recline.DeviceKind;
+import app.layette.core.secure.HandleForDriving;
 import app.layette.formats.svg.FamilyPictures;
 import app.layette.formats.svg.FamilyPictures.Fixing;
 import app.layette.formats.svg.ReadingPicture;
@@ -16,10 +22,12 @@ import app.layette.formats.wording.Wording;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -60,14 +68,30 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
         }
 
         FridgePage draw() {
-            slot();
+            if (isSettled(Conclusion.SLOT)) {
+                slot();
+            }
             device();
-            level();
-            handle();
+            if (isSettled(Conclusion.LEVEL)) {
+                level();
+            }
+            if (isSettled(Conclusion.HANDLE)) {
+                handle();
+            }
             insert();
             fixing();
             List<Panel> shown = panels.size() > MOST_PANELS ? panels.subList(0, MOST_PANELS) : panels;
             return new FridgePage(List.copyOf(shown), rides(), line());
+        }
+
+        /** What is over was in order when it ended; before that only what passed is shown as if it were. */
+        private boolean isSettled(Conclusion conclusion) {
+            boolean over = plan.state() == FittingState.HANDED_OVER || plan.state() == FittingState.TAUGHT;
+            return over
+                    || plan.gate()
+                            .state(conclusion)
+                            .filter(state -> state.state() == ConclusionState.State.PASSED)
+                            .isPresent();
         }
 
         private void panel(String key, String picture, Map<String, Argument> values) {
@@ -82,16 +106,25 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
                     .flatMap(seat -> seat.shell().slots().value())
                     .map(List::size)
                     .orElse(0);
-            situation.newest(Fact.SlotsSet.class).map(Stamped::value).ifPresent(set -> {
-                int chosen = set.leftShell();
+            slotInUse().filter(chosen -> chosen > 0).ifPresent(chosen -> {
                 String key = chosen == 1 ? "SLOT.LOWEST" : chosen == slots ? "SLOT.HIGHEST" : "SLOT";
-                String picture = FamilyPictures.slot(Math.max(slots, chosen), chosen);
                 panels.add(new Panel(
-                        picture,
+                        FamilyPictures.slot(Math.max(slots, chosen), chosen),
                         words.say("fridge." + key, Map.of("slot", Argument.of(chosen))),
                         words.say("fridge.SLOT.how"),
                         words.say("fridge.SLOT.why")));
             });
+        }
+
+        /** Where the straps are; at the bedside, where nobody moved them, where the look at the shoulder puts them. */
+        private Optional<Integer> slotInUse() {
+            return situation.isBedside()
+                    ? situation
+                            .newest(Fact.ShoulderSeen.class)
+                            .map(seen -> seen.value().slotAtOrBelow())
+                    : situation
+                            .newest(Fact.SlotsSet.class)
+                            .map(set -> set.value().leftShell());
         }
 
         private void device() {
@@ -120,20 +153,29 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
                             .ifPresent(indicator -> panels.add(new Panel(
                                     ReadingPicture.of(
                                             indicator.kind(), level.value().reading()),
-                                    AskWords.capital(words.say("reading." + indicator.kind() + "."
+                                    Wording.capital(words.say("reading." + indicator.kind() + "."
                                             + level.value().reading())),
                                     words.say("fridge.LEVEL.how"),
                                     words.say("fridge.LEVEL.why")))));
         }
 
         private void handle() {
-            situation
-                    .newest(Fact.HandleSet.class)
-                    .map(Stamped::value)
-                    .ifPresent(set -> panel(
+            handleForDriving()
+                    .ifPresent(position -> panel(
                             "HANDLE",
-                            FamilyPictures.handle(set.position()),
-                            Map.of("position", new Argument.OfKey("handle." + set.position()))));
+                            FamilyPictures.handle(position),
+                            Map.of("position", new Argument.OfKey("handle." + position))));
+        }
+
+        /** As it was set; at the bedside the first position that the seat's manual allows. */
+        private Optional<HandlePosition> handleForDriving() {
+            return situation.isBedside()
+                    ? Arrays.stream(HandlePosition.values())
+                            .filter(each -> HandleForDriving.permission(situation, each) == Permission.ALLOWED)
+                            .findFirst()
+                    : situation
+                            .newest(Fact.HandleSet.class)
+                            .map(set -> set.value().position());
         }
 
         /** The pieces of the insert, where a panel is free: most often those come out first. */
@@ -145,7 +187,7 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
                         .insert(piece)
                         .ifPresent(set -> panels.add(new Panel(
                                 FamilyPictures.insert(set.value().in()),
-                                AskWords.capital(named(piece.name())) + ": "
+                                Wording.capital(named(piece.name())) + ": "
                                         + words.say(set.value().in() ? "insert.in" : "insert.out"),
                                 words.say("fridge.INSERT.how"),
                                 words.say("fridge.INSERT.why"))));
@@ -165,22 +207,21 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
             }
             panels.add(new Panel(
                     FamilyPictures.belt(fixingOf(plan.method())),
-                    AskWords.capital(words.say("method." + plan.method())),
+                    Wording.capital(words.say("method." + plan.method())),
                     words.say("fridge.FIXING.how"),
                     words.say("fridge.FIXING.why")));
         }
 
         private List<Ride> rides() {
-            boolean clip = situation
-                    .seat()
-                    .flatMap(seat -> seat.harness().clip().value())
-                    .orElse(true);
+            Optional<Boolean> clip =
+                    situation.seat().flatMap(seat -> seat.harness().clip().value());
+            String ofClip = clip.map(has -> has ? "" : ".noClip").orElse(".clipNotKnown");
             Fixing fixing = fixingOf(plan.method());
             List<Ride> rides = new ArrayList<>();
             for (int place = 1; place <= RIDES; place++) {
-                String key = "fridge.ride." + place
-                        + (place == RIDES ? "." + fixing : place == RIDES - 1 && !clip ? ".noClip" : "");
-                rides.add(new Ride(FamilyPictures.ride(place, clip, fixing), words.say(key)));
+                String key =
+                        "fridge.ride." + place + (place == RIDES ? "." + fixing : place == RIDES - 1 ? ofClip : "");
+                rides.add(new Ride(FamilyPictures.ride(place, clip.orElse(false), fixing), words.say(key)));
             }
             return rides;
         }
@@ -234,15 +275,6 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
             }
             String key = event.after() ? "fridge.when.after" : event.earliest().isPresent() ? "fridge.when.about" : "";
             return key.isEmpty() ? day : words.say(key, Map.of("day", Argument.of(day)));
-        }
-    }
-
-    /** Words that begin a line. */
-    private static final class AskWords {
-        private AskWords() {}
-
-        static String capital(String text) {
-            return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
         }
     }
 }

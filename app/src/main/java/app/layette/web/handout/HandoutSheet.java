@@ -261,7 +261,7 @@ public record HandoutSheet(
                     .ifPresent(set -> settings.add(new Setting(
                             named(situation, piece.name(), language),
                             words.say(set.value().in() ? "insert.in" : "insert.out"),
-                            words.say("handout.insert.why"))));
+                            Wording.capital(words.say("fridge.INSERT.why")))));
         }
         situation
                 .newest(Fact.DeviceSet.class)
@@ -293,7 +293,9 @@ public record HandoutSheet(
     }
 
     private static void add(List<Setting> settings, Wording words, String name, String value) {
-        String why = "handout." + name + ".why";
-        settings.add(new Setting(words.say("handout." + name), value, words.knows(why) ? words.say(why) : ""));
+        // What is drawn on the first page has its why there.
+        String why = words.knows("fridge." + name + ".why") ? "fridge." + name + ".why" : "handout." + name + ".why";
+        String said = words.knows(why) ? Wording.capital(words.say(why)) : "";
+        settings.add(new Setting(words.say("handout." + name), value, said));
     }
 }

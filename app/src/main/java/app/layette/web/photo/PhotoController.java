@@ -6,7 +6,6 @@ import app.layette.core.fitting.FittingState;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
-import app.layette.web.fitting.EntryDraft;
 import app.layette.web.fitting.EntryForm;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RefusedEntryException;
@@ -112,12 +111,7 @@ class PhotoController {
         UUID entry = form.id();
         transactions.executeWithoutResult(status -> {
             Fact fact = new Fact.PhotoTaken("u1", entry, about, clean.sha256());
-            EntryDraft draft = form.draft(fact, How.MEASURED);
-            fittings.append(
-                    fitting,
-                    new EntryDraft(entry, draft.seen(), draft.at(), draft.how(), null, fact, draft.waited()),
-                    user.pointId(),
-                    user.author());
+            fittings.append(fitting, form.draft(fact, How.MEASURED), user.pointId(), user.author());
             photographs.keep(
                     entry, fitting, clean, user.author().id(), viewing.clock().instant());
         });

@@ -22,11 +22,9 @@ import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.Fittings.ClearedBefore;
-import app.layette.web.fitting.Problems;
 import app.layette.web.practice.Profiles;
 import app.layette.web.shelf.Shelf;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
@@ -161,14 +159,13 @@ class QuickController {
         try {
             return Optional.of(Mass.parse(typed, MassRange.CHILD));
         } catch (UnreadableMeasureException e) {
-            problems.add(Problems.say(new FieldProblem("mass", e.typed(), e.key(), e.lowest(), e.highest()), words));
+            problems.add(words.say(new FieldProblem("mass", e.typed(), e.key(), e.lowest(), e.highest())));
             return Optional.empty();
         }
     }
 
     private Optional<SeatSheet> newest(SignedIn user, String id) {
-        return shelf.sheets(user.pointId(), List.of(id)).seats().stream()
-                .max(Comparator.comparing(each -> each.sheet().version()));
+        return shelf.newestSeat(user.pointId(), id);
     }
 
     /** What the manual shows; empty when nobody has looked. */

@@ -2,7 +2,6 @@ package app.layette.web.record;
 
 import app.layette.core.entry.Answers;
 import app.layette.core.entry.Fact;
-import app.layette.core.entry.Withdrawals;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
@@ -29,11 +28,6 @@ final class CorrectionForm {
 
     /** One of the values that a field can take. */
     public record Option(String value, String says) {}
-
-    /** Whether it has something to be put right; an act either was or was not, and is withdrawn. */
-    static boolean isCorrectable(Fact fact) {
-        return Withdrawals.isAllowedFor(fact) && !(fact instanceof Fact.Acted || fact instanceof Fact.PhotoTaken);
-    }
 
     static String kind(Fact fact) {
         return kindOf(fact.getClass());

@@ -4,7 +4,7 @@ import app.layette.core.entry.Author;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
-import app.layette.core.entry.Withdrawals;
+import app.layette.core.entry.Rights;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.practice.Practice;
@@ -115,7 +115,15 @@ class StoryController {
                 "seal",
                 seal.map(row -> view(row, fittings.documents(id), point.zone())).orElse(null));
         int sealedTo = seal.map(row -> row.seal().lastSeq()).orElse(Integer.MAX_VALUE);
-        model.addAttribute("lines", lines(entries, sealedTo, correct, words, point.zone()));
+        model.addAttribute(
+                "lines",
+                lines(
+                        entries,
+                        sealedTo,
+                        correct,
+                        new Right(user.author().role(), fitting.plan().state() == FittingState.OPEN),
+                        words,
+                        point.zone()));
         model.addAttribute("correcting", correct > 0);
         Practice practice = fitting.plan().situation().practice();
         model.addAttribute(
@@ -165,7 +173,15 @@ class StoryController {
                 row.seal().holds(documents));
     }
 
-    private static List<Line> lines(List<Entry> entries, int sealedTo, int chosen, Wording words, ZoneId zone) {
+    /** What who looks may do with an entry: nothing is offered that would be refused. */
+    private record Right(Author.Role role, boolean open) {
+        boolean may(Rights.Way way, Fact fact) {
+            return Rights.allows(role, fact.getClass(), way, open);
+        }
+    }
+
+    private static List<Line> lines(
+            List<Entry> entries, int sealedTo, int chosen, Right right, Wording words, ZoneId zone) {
         FactWords facts = new FactWords(words);
         Map<UUID, Integer> places = new HashMap<>();
         Map<UUID, Fact> correctedBy = new HashMap<>();
@@ -185,7 +201,7 @@ class StoryController {
             boolean stands = by.isEmpty();
             boolean withdrawn = by.filter(Fact.Withdrawn.class::isInstance).isPresent();
             boolean here = entry.seq() == chosen;
-            boolean correctable = stands && here && CorrectionForm.isCorrectable(fact);
+            boolean correctable = stands && here && right.may(Rights.Way.CORRECT, fact);
             lines.add(new Line(
                     entry.seq(),
                     entry.id(),
@@ -201,7 +217,7 @@ class StoryController {
                     fact instanceof Fact.PhotoTaken photo && stands ? photo.photo() : null,
                     CorrectionForm.kind(fact),
                     fact.of(),
-                    stands && Withdrawals.isAllowedFor(fact),
+                    stands && right.may(Rights.Way.WITHDRAW, fact),
                     here,
                     correctable ? CorrectionForm.fields(fact, words) : List.of()));
             before = day;

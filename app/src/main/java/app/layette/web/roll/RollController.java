@@ -6,7 +6,6 @@ import app.layette.core.finding.Argument;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
-import app.layette.web.fitting.Problems;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -67,7 +66,7 @@ class RollController {
                 goods.of(user.pointId()).stream().map(kept -> row(kept, words)).toList());
         page.addObject("typed", typed);
         Map<String, String> said = new LinkedHashMap<>();
-        problems.forEach(problem -> said.put(problem.field(), Problems.say(problem, words)));
+        problems.forEach(problem -> said.put(problem.field(), words.say(problem)));
         page.addObject("problems", said);
         return page;
     }

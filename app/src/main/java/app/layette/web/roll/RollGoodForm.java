@@ -6,6 +6,7 @@ import app.layette.core.measure.Length;
 import app.layette.core.measure.LengthRange;
 import app.layette.core.measure.UnreadableMeasureException;
 import app.layette.core.recline.roll.Cloth;
+import app.layette.web.fitting.RefusedEntryException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -20,6 +21,34 @@ import java.util.function.Supplier;
 public record RollGoodForm(Optional<RollGood> good, List<FieldProblem> problems) {
     static final int LONGEST_NAME = 80;
     private static final List<String> CLOTH = List.of("clothLength", "clothWidth", "clothThickness");
+    private static final Map<String, LengthRange> RANGES = Map.of(
+            "clothLength", LengthRange.CLOTH,
+            "clothWidth", LengthRange.CLOTH,
+            "clothThickness", LengthRange.CLOTH_THICKNESS,
+            "diameter", LengthRange.ROLL);
+
+    /** Whether a field of this name is a length of a cloth or noodle. */
+    public static boolean measures(String field) {
+        return RANGES.containsKey(field);
+    }
+
+    /**
+     * Reads one of the lengths, whatever stands in the others.
+     *
+     * @return empty for a field that is no length here
+     * @throws RefusedEntryException with what is wrong with it
+     */
+    public static Optional<Length> one(Map<String, String> fields, String field) {
+        if (!measures(field)) {
+            return Optional.empty();
+        }
+        Reader reader = new Reader(fields);
+        Length read = reader.length(field);
+        if (!reader.problems.isEmpty()) {
+            throw RefusedEntryException.fields(reader.problems);
+        }
+        return Optional.ofNullable(read);
+    }
 
     /** A cloth by its three sizes, without a name; nothing when none of them was typed. */
     public static RollGoodForm cloth(Map<String, String> fields, String name) {
@@ -52,9 +81,9 @@ public record RollGoodForm(Optional<RollGood> good, List<FieldProblem> problems)
         }
 
         RollGoodForm cloth(String name) {
-            Length length = length("clothLength", LengthRange.CLOTH);
-            Length width = length("clothWidth", LengthRange.CLOTH);
-            Length thickness = length("clothThickness", LengthRange.CLOTH_THICKNESS);
+            Length length = length("clothLength");
+            Length width = length("clothWidth");
+            Length thickness = length("clothThickness");
             return done(() -> {
                 boolean asNamed = !width.isMoreThan(length);
                 return new RollGood.OfCloth(
@@ -63,7 +92,7 @@ public record RollGoodForm(Optional<RollGood> good, List<FieldProblem> problems)
         }
 
         RollGoodForm noodle(String name) {
-            Length diameter = length("diameter", LengthRange.ROLL);
+            Length diameter = length("diameter");
             Softness softness = text(fields, "softness").equals("SOFT") ? Softness.SOFT : Softness.FIRM;
             return done(() -> new RollGood.OfNoodle(name, diameter, softness));
         }
@@ -74,14 +103,14 @@ public record RollGoodForm(Optional<RollGood> good, List<FieldProblem> problems)
                     : new RollGoodForm(Optional.empty(), List.copyOf(problems));
         }
 
-        private Length length(String field, LengthRange range) {
+        private Length length(String field) {
             String typed = text(fields, field);
             if (typed.isEmpty()) {
                 problems.add(new FieldProblem(field, "", "NEEDED", "", ""));
                 return null;
             }
             try {
-                return Length.parse(typed, range);
+                return Length.parse(typed, RANGES.get(field));
             } catch (UnreadableMeasureException e) {
                 problems.add(new FieldProblem(field, e.typed(), e.key(), e.lowest(), e.highest()));
                 return null;

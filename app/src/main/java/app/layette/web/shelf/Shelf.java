@@ -62,6 +62,18 @@ public class Shelf {
         return newest(point, SheetRow.Kind.SEAT);
     }
 
+    /** The version of a seat sheet that a new fitting would go by: the newest confirmed one, else the newest draft. */
+    @Transactional(readOnly = true)
+    public Optional<SeatSheet> newestSeat(UUID point, String id) {
+        return seats(point).stream()
+                .filter(each -> each.id().equals(id))
+                .findFirst()
+                .map(each -> new SheetVersion(id, each.version()))
+                .flatMap(version -> sheets(point, List.of(id)).seats().stream()
+                        .filter(each -> each.sheet().equals(version))
+                        .findFirst());
+    }
+
     /** The newest version of every vehicle sheet, by title. */
     @Transactional(readOnly = true)
     public List<SheetSummary> cars(UUID point) {

@@ -12,9 +12,10 @@ import app.layette.core.run.Ask;
 import app.layette.core.vehicle.PositionId;
 import app.layette.formats.svg.AnswerPicture;
 import app.layette.formats.wording.Wording;
+import app.layette.web.fitting.FactForm;
 import app.layette.web.fitting.Fittings;
-import app.layette.web.fitting.Problems;
 import app.layette.web.fitting.Unusual;
+import app.layette.web.roll.RollGoodForm;
 import app.layette.web.workbench.AskView.Button;
 import app.layette.web.workbench.AskView.Form;
 import app.layette.web.workbench.AskView.Input;
@@ -60,7 +61,7 @@ class AskForms {
                 .map(answer -> new Button(
                         "answer",
                         answer,
-                        capital(ofMethod("answer." + question + "." + answer)),
+                        Wording.capital(ofMethod("answer." + question + "." + answer)),
                         AnswerPicture.of(question.name(), answer).orElse(""),
                         given.filter(answer::equals).isPresent()))
                 .toList();
@@ -98,7 +99,7 @@ class AskForms {
     }
 
     Button button(String name, String value, String key, boolean chosen) {
-        return new Button(name, value, capital(words.say(key)), "", chosen);
+        return new Button(name, value, Wording.capital(words.say(key)), "", chosen);
     }
 
     /** A button for each constant of an enum. */
@@ -134,7 +135,8 @@ class AskForms {
                 hint,
                 Map.of(),
                 problem(kind, name),
-                unusual(kind, name));
+                unusual(kind, name),
+                FactForm.reads(kind, name) || RollGoodForm.measures(name));
     }
 
     Input select(String kind, String name, String value, Map<String, String> options) {
@@ -146,7 +148,8 @@ class AskForms {
                 "",
                 options,
                 problem(kind, name),
-                Optional.empty());
+                Optional.empty(),
+                false);
     }
 
     /** Options of a select from an enum, an empty one first where nothing need be chosen. */
@@ -156,7 +159,7 @@ class AskForms {
             options.put("", words.say("option.unsure"));
         }
         for (E constant : type.getEnumConstants()) {
-            options.put(constant.name(), capital(words.say(prefix + "." + constant.name())));
+            options.put(constant.name(), Wording.capital(words.say(prefix + "." + constant.name())));
         }
         return options;
     }
@@ -174,7 +177,7 @@ class AskForms {
         return typed.problems().stream()
                 .filter(problem -> problem.field().equals(name))
                 .findFirst()
-                .map(problem -> Problems.say(problem, words));
+                .map(problem -> words.say(problem));
     }
 
     private Optional<String> unusual(String kind, String name) {
@@ -192,10 +195,6 @@ class AskForms {
     static String id(Ask ask) {
         String key = ask.key().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
         return ask.kind().name().toLowerCase(Locale.ROOT) + (key.isEmpty() ? "" : "-" + key);
-    }
-
-    static String capital(String text) {
-        return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
     }
 
     <F extends Fact> String current(Class<F> kind, Function<F, String> say) {

@@ -3,7 +3,6 @@ package app.layette.web.workbench;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * One thing to enter, ready to be shown.
@@ -95,6 +94,7 @@ public record AskView(
      * @param hint example of what may be typed
      * @param options value and label, for a select
      * @param problem what was wrong with it; empty when nothing was
+     * @param echoed whether what was understood of it is said back while it is typed
      * @param unusual words of a button that keeps what was typed all the same; empty where nothing was asked
      */
     public record Input(
@@ -105,43 +105,11 @@ public record AskView(
             String hint,
             Map<String, String> options,
             Optional<String> problem,
-            Optional<String> unusual) {
+            Optional<String> unusual,
+            boolean echoed) {
         /** The same field under another name. */
         Input called(String otherLabel) {
-            return new Input(name, otherLabel, type, value, hint, options, problem, unusual);
-        }
-
-        private static final Set<String> ECHOED = Set.of(
-                "mass",
-                "length",
-                "birthWeight",
-                "born",
-                "gestationDays",
-                "made",
-                "doNotUseAfter",
-                "angle",
-                "pitch",
-                "first",
-                "turned",
-                "lean",
-                "slope",
-                "loose",
-                "pressed",
-                "thickness",
-                "rolled",
-                "diameter",
-                "clothLength",
-                "clothWidth",
-                "clothThickness",
-                "weightMin",
-                "weightMax",
-                "lengthMax",
-                "zoneFrom",
-                "zoneTo");
-
-        /** Whether what was understood of it is said back while it is typed. */
-        public boolean echoed() {
-            return ECHOED.contains(name);
+            return new Input(name, otherLabel, type, value, hint, options, problem, unusual, echoed);
         }
     }
 }

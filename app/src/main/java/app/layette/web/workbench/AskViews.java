@@ -1,7 +1,9 @@
 package app.layette.web.workbench;
 
 import app.layette.core.entry.Author;
+import app.layette.core.entry.Fact;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.Rights;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.run.Ask;
 import app.layette.formats.wording.Wording;
@@ -29,7 +31,7 @@ final class AskViews {
 
     /** What a trainee would be refused is not offered; who does it is said instead. */
     private AskView signed(AskView ask) {
-        return role == Author.Role.TRAINEE ? ask.refusedTo(words.say("ask.technicianSigns")) : ask;
+        return !Rights.signs(role) ? ask.refusedTo(words.say("ask.technicianSigns")) : ask;
     }
 
     AskView of(Ask ask) {
@@ -63,7 +65,7 @@ final class AskViews {
             case END -> signed(car.end(ask));
             case QUICK_SEAT -> seat.quickSeat(ask);
             case NEWER_SHEET ->
-                role == Author.Role.LEAD
+                Rights.allows(role, Fact.SheetAdopted.class, Rights.Way.NEWER, true)
                         ? seat.newerSheet(ask)
                         : seat.newerSheet(ask).refusedTo(words.say("ask.leadAdopts"));
         };

@@ -5,7 +5,6 @@ import app.layette.core.entry.Situation;
 import app.layette.core.entry.TeachItem;
 import app.layette.core.evidence.Permission;
 import app.layette.core.finding.Argument;
-import app.layette.core.measure.Length;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.InsertPiece;
 import app.layette.core.seat.LengthLimit;
@@ -44,7 +43,7 @@ final class BedsideWords {
                                 .headRoomAsked()
                                 .value()
                                 .map(room -> room.in(words.units()))
-                                .orElseGet(() -> Length.ofInches(1).in(words.units()))));
+                                .orElseGet(() -> words.say("teach.roomOfManual"))));
             case REGISTRATION_CARD ->
                 Map.of(
                         "model",

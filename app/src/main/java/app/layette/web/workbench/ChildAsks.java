@@ -197,14 +197,14 @@ final class ChildAsks extends AskForms {
                 List.of(
                         passing.input("screened", "restraint", "text", model, words.say("hint.model")),
                         passing.input("screened", "on", "date", "", "")),
-                capital(words.say("screening.PASSED")));
+                Wording.capital(words.say("screening.PASSED")));
         Form informed = new Form(
                 told("screened", Fittings.RIDER, "result", Fact.ScreeningResult.NOT_OFFERED_CLINICIAN_INFORMED.name()),
                 List.of(),
                 List.of(
                         informing.input("screened", "who", "text", "", words.say("hint.role")),
                         informing.input("screened", "on", "date", "", "")),
-                capital(words.say("screening.NOT_OFFERED_CLINICIAN_INFORMED")));
+                Wording.capital(words.say("screening.NOT_OFFERED_CLINICIAN_INFORMED")));
         String current = chosen.map(each -> words.say("screening." + each)).orElse("");
         return new AskView(
                 id(ask),

@@ -15,7 +15,6 @@ import app.layette.web.fitting.EntryDraft;
 import app.layette.web.fitting.EntryForm;
 import app.layette.web.fitting.FactForm;
 import app.layette.web.fitting.Fittings;
-import app.layette.web.fitting.Problems;
 import app.layette.web.fitting.RefusedEntryException;
 import app.layette.web.fitting.Unusual;
 import app.layette.web.roll.RollGood;
@@ -26,6 +25,7 @@ import app.layette.web.workbench.AskForms.Typed;
 import app.layette.web.workbench.Workbench.Focus;
 import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -211,7 +211,7 @@ class FittingController {
             RefusedEntryException e) {
         Wording words = viewing.wording(user);
         List<String> problems = e.reason().isEmpty()
-                ? e.problems().stream().map(each -> Problems.say(each, words)).toList()
+                ? e.problems().stream().map(each -> words.say(each)).toList()
                 : List.of(words.say("refused." + e.reason()));
         Focus focus =
                 new Focus(step, fields.getOrDefault("nav-ask", ""), view, new Typed(fields, e.problems()), problems);
@@ -268,11 +268,11 @@ class FittingController {
 
     private EntryDraft draft(SignedIn user, Situation situation, Map<String, String> fields) {
         EntryForm form = new EntryForm(fields, viewing.clock());
-        Fact fact = FactForm.read(fields, situation.today());
+        LocalDate day = form.day(viewing.point(user).zone());
+        Fact fact = FactForm.read(fields, day);
         situation
                 .child()
-                .flatMap(
-                        child -> Unusual.problem(fact, child.value(), situation.today(), fields, viewing.wording(user)))
+                .flatMap(child -> Unusual.problem(fact, child.value(), day, fields, viewing.wording(user)))
                 .ifPresent(problem -> {
                     throw RefusedEntryException.fields(List.of(problem));
                 });

@@ -15,7 +15,6 @@ import app.layette.web.fitting.EntryDraft;
 import app.layette.web.fitting.EntryForm;
 import app.layette.web.fitting.FactForm;
 import app.layette.web.fitting.Fittings;
-import app.layette.web.fitting.Problems;
 import app.layette.web.fitting.RefusedEntryException;
 import app.layette.web.fitting.Unusual;
 import app.layette.web.shelf.SheetSummary;
@@ -69,7 +68,8 @@ class NewFittingController {
             @RequestParam(required = false) MultipartFile sheet)
             throws IOException {
         Wording words = viewing.wording(user);
-        Reading reading = new Reading(fields, viewing.today(viewing.point(user)), words);
+        EntryForm form = new EntryForm(fields, viewing.clock());
+        Reading reading = new Reading(fields, form, form.day(viewing.point(user).zone()), words);
         List<String> problems = reading.problems;
         List<EntryDraft> entries = reading.entries;
         boolean comesBack = fields.containsKey("comesBack");
@@ -85,14 +85,15 @@ class NewFittingController {
         Optional<SheetVersion> seat = seat(user, fields, sheet, reading);
         seat.ifPresent(each -> entries.add(adopt(each)));
         if (fields.getOrDefault("box", "").equals(Fact.TimeBox.BEDSIDE.name())) {
-            entries.add(EntryDraft.now(How.MEASURED, 0, new Fact.BoxChosen(Fittings.UNIT, Fact.TimeBox.BEDSIDE)));
+            entries.add(form.oneOfSeveral(
+                    new Fact.BoxChosen(Fittings.UNIT, Fact.TimeBox.BEDSIDE), How.MEASURED, entries.size()));
         }
         chosen(shelf.cars(user.pointId()), fields.getOrDefault("car", "")).ifPresent(each -> entries.add(adopt(each)));
         if (problems.isEmpty() && seat.isPresent()) {
             try {
                 UUID id = fittings.begin(
                         new Fittings.Begin(
-                                new EntryForm(fields, viewing.clock()).id(),
+                                form.id(),
                                 fields.get("reference").strip(),
                                 fields.getOrDefault("childName", "").strip(),
                                 seat.get(),
@@ -118,6 +119,7 @@ class NewFittingController {
     /** Reads the page's fields into entries; collects what is wrong, by field. */
     private static final class Reading {
         private final Map<String, String> fields;
+        private final EntryForm form;
         private final LocalDate today;
         private final Wording words;
         private final List<String> problems = new ArrayList<>();
@@ -128,14 +130,15 @@ class NewFittingController {
         private final List<EntryDraft> entries = new ArrayList<>();
         private Optional<Child> child = Optional.empty();
 
-        Reading(Map<String, String> fields, LocalDate today, Wording words) {
+        Reading(Map<String, String> fields, EntryForm form, LocalDate today, Wording words) {
             this.fields = fields;
+            this.form = form;
             this.today = today;
             this.words = words;
         }
 
         void wrong(FieldProblem problem) {
-            String said = Problems.say(problem, words);
+            String said = words.say(problem);
             problems.add(said);
             wrong.putIfAbsent(problem.field(), said);
             if (problem.reason().equals(Unusual.REASON)) {
@@ -176,7 +179,7 @@ class NewFittingController {
                     child = Optional.of(described.child());
                 }
                 Optional<FieldProblem> unusual = child.flatMap(each -> Unusual.problem(fact, each, today, all, words));
-                unusual.ifPresentOrElse(this::wrong, () -> entries.add(EntryDraft.now(how, entries.size(), fact)));
+                unusual.ifPresentOrElse(this::wrong, () -> entries.add(form.oneOfSeveral(fact, how, entries.size())));
             } catch (RefusedEntryException e) {
                 e.problems().forEach(this::wrong);
             }

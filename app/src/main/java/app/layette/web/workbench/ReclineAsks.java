@@ -192,7 +192,7 @@ final class ReclineAsks extends AskForms {
             buttons.add(new Button(
                     "reading",
                     reading.name(),
-                    capital(words.say("reading." + kind + "." + reading)),
+                    Wording.capital(words.say("reading." + kind + "." + reading)),
                     ReadingPicture.of(kind, reading),
                     read.filter(each -> each == reading).isPresent()));
         }
@@ -287,7 +287,7 @@ final class ReclineAsks extends AskForms {
         hidden.putAll(way.fields());
         hidden.put("underFoot", String.valueOf(RollAllowed.isWithFoot(situation)));
         String permission = words.say("permission." + RollAllowed.permission(situation, way.kind()));
-        String label = good.say(way, words) + " " + capital(permission) + ".";
+        String label = good.say(way, words) + " " + Wording.capital(permission) + ".";
         return new Form(hidden, List.of(new Button("roll", way.kind().name(), label, "", false)), List.of(), "");
     }
 

@@ -297,7 +297,7 @@ final class SeatAsks extends AskForms {
             buttons.add(new Button(
                     "position",
                     position.name(),
-                    capital(words.say("handle." + position)) + ": " + permission,
+                    Wording.capital(words.say("handle." + position)) + ": " + permission,
                     AnswerPicture.of("HANDLE", position.name()).orElse(""),
                     set.filter(each -> each == position).isPresent()));
         }

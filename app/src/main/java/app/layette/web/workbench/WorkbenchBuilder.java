@@ -9,7 +9,6 @@ import app.layette.core.drawing.TimelineView;
 import app.layette.core.drawing.side.SideView;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Fact;
-import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
@@ -100,18 +99,10 @@ final class WorkbenchBuilder {
                 plan.state() == FittingState.OPEN);
     }
 
-    /** Whether there is anything of the kind here: no belt is undone where straps hold it, and the other way round. */
+    /** Whether it can happen with this method to this seat. */
     private boolean canHappen(Act act) {
-        Method method = plan.method();
-        return switch (act) {
-            case BELT_TOUCHED -> method.isByBelt();
-            case ANCHOR_TOUCHED -> !method.isByBelt();
-            case ARMS_WALKED_IN -> method == Method.BASE_RIGID_LEG;
-            case CARRIER_ON, CARRIER_OFF -> method.isOnBase();
-            case HANDLE_MOVED -> method != Method.CONVERTIBLE_BELT && method != Method.CONVERTIBLE_ANCHORS;
-            case TURNED_TO_DOOR -> PartsInUse.TURNED_BACK.isThereIn(situation);
-            default -> true;
-        };
+        return act.isPartOf(plan.method())
+                && (act != Act.TURNED_TO_DOOR || PartsInUse.TURNED_BACK.isThereIn(situation));
     }
 
     /** A step by name: what a restraint does not have is not named. */

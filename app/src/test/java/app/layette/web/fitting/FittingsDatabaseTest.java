@@ -14,12 +14,14 @@ import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.formats.Examples;
 import app.layette.formats.document.RefusedDocumentException;
+import app.layette.web.account.Point;
 import app.layette.web.account.Points;
 import app.layette.web.account.SignedIn;
 import app.layette.web.roll.RollGood;
 import app.layette.web.roll.RollGoods;
 import app.layette.web.shelf.Shelf;
 import app.layette.web.support.DatabaseTest;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -83,6 +85,39 @@ class FittingsDatabaseTest extends DatabaseTest {
 
     private List<Integer> places() {
         return jdbc.queryForList("select seq from entry where fitting_id = ? order by seq", Integer.class, fitting);
+    }
+
+    @Test
+    void beginningTwiceIsOnceAndAnotherPointsFittingIsNeverWrittenOver() {
+        SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
+        UUID id = UUID.randomUUID();
+        String reference = "D-" + id;
+        Fittings.Begin once = new Fittings.Begin(id, reference, "Dora", seat, List.of(), false);
+        assertThat(fittings.begin(once, point, MARIT)).isEqualTo(id);
+        assertThat(fittings.begin(once, point, MARIT)).isEqualTo(id);
+        UUID other = points.save(
+                        new Point(UUID.randomUUID(), "Elsewhere", ZoneId.of("UTC"), "US", "north-american-clinic"))
+                .id();
+        Fittings.Begin stolen = new Fittings.Begin(id, "E-" + id, "Eve", seat, List.of(), false);
+        assertThatThrownBy(() -> fittings.begin(stolen, other, MARIT)).hasMessageContaining("ID_TAKEN");
+        assertThat(fittings.planned(id, point).childName()).isEqualTo("Dora");
+        points.deleteById(other);
+    }
+
+    @Test
+    void afterTheEndATraineeCorrectsNothingAndATechnicianDoes() {
+        EntryDraft weight = draft(new Fact.Weighed("r1", Mass.ofPoundsAndOunces(6, 8)));
+        fittings.append(fitting, weight, point, PIM);
+        fittings.append(
+                fitting, draft(new Fact.Ended("u1", Fact.Ending.NOT_FITTED, "no place", null, null)), point, MARIT);
+        EntryDraft withdrawal =
+                new EntryDraft(UUID.randomUUID(), 3, null, How.MEASURED, weight.id(), new Fact.Withdrawn("r1"));
+        int before = places().size();
+        assertThatThrownBy(() -> fittings.correct(fitting, withdrawal, "a slip", point, PIM))
+                .hasMessageContaining("TRAINEE_CORRECTS_SEALED");
+        assertThat(places()).as("nor is its reason kept").hasSize(before);
+        fittings.correct(fitting, withdrawal, "a slip", point, MARIT);
+        assertThat(places()).hasSize(before + 2);
     }
 
     @Test

@@ -127,6 +127,40 @@ class NothingLostIT {
         }
     }
 
+    /** A page that leads on says there what it refused: that is kept with its reason, never taken for sent. */
+    @Test
+    void whatWaitedAndIsRefusedStaysInTheListWithItsReason() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").click("text=Bramwell");
+            String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
+            desk.open(fitting + "/as-found?area=HARNESS");
+            int before = app.newestKinds("Bramwell", 500).size();
+            desk.offline(true);
+            desk.page().setInputFiles("[name=photo]", Path.of("..", "README.md"));
+            desk.click("text=Keep it as found");
+            desk.offline(false);
+            desk.page().evaluate("window.dispatchEvent(new Event('online'))");
+            desk.page().waitForSelector("#outbox-list button:has-text('Take it out')");
+            assertThat(desk.page().textContent("#outbox-note")).contains("One was refused");
+            assertThat(app.newestKinds("Bramwell", 500)).hasSize(before);
+            desk.forgive();
+        }
+    }
+
+    @Test
+    void whatWasRefusedIsStillThereAfterAReload() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").click("text=Linnea");
+            desk.step("Weight and length").click("#ask-weight summary");
+            desk.page().fill(FIELD, "6 lb 20 oz");
+            desk.click("#ask-weight .go");
+            assertThat(desk.page().textContent("#ask-weight .problem")).contains("a pound has 16 ounces");
+            desk.page().reload();
+            assertThat(desk.page().inputValue(FIELD)).isEqualTo("6 lb 20 oz");
+            assertThat(desk.page().isVisible(FIELD)).isTrue();
+        }
+    }
+
     @Test
     void anExpiredSessionKeepsAFormAndSaysSo() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {

@@ -63,6 +63,11 @@ class PaperIT {
                     .contains("Not yet right", "Until then:", "A narrower carrier on loan", "555 0142")
                     .doesNotContain("Lowest slot", "Draft");
             desk.isAccessible("a page of what is still wrong");
+            desk.open("/").click("text=Bramwell");
+            desk.click("text=The family’s page");
+            assertThat(desk.page().textContent(".panels"))
+                    .as("whether the handle may stay so is not known: it is not shown as if it might")
+                    .doesNotContain("Handle towards");
         }
     }
 

@@ -25,6 +25,7 @@ import app.layette.core.measure.Angle;
 import app.layette.core.measure.UnitSystem;
 import app.layette.formats.Examples;
 import app.layette.formats.wording.Wording;
+import app.layette.web.account.Point;
 import app.layette.web.account.Security;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.TestUsers;
@@ -35,6 +36,9 @@ import app.layette.web.fitting.RefusedEntryException;
 import app.layette.web.roll.RollGoods;
 import app.layette.web.shelf.Shelf;
 import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
@@ -82,7 +86,14 @@ class FittingControllerTest {
     @BeforeEach
     void aFittingWithAnOpenHandleQuestion() {
         when(viewing.wording(any())).thenReturn(new Wording(Locale.ENGLISH, UnitSystem.METRIC));
-        when(viewing.clock()).thenReturn(Clock.systemUTC());
+        Instant noon = Examples.plan("handle-not-known")
+                .situation()
+                .today()
+                .atTime(12, 0)
+                .toInstant(ZoneOffset.UTC);
+        when(viewing.clock()).thenReturn(Clock.fixed(noon, ZoneOffset.UTC));
+        when(viewing.point(any(SignedIn.class)))
+                .thenReturn(new Point(TestUsers.POINT, "Weir Street", ZoneId.of("UTC"), "US", "north-american-clinic"));
         when(users.findById(any())).thenReturn(Optional.of(TestUsers.user("marit", Author.Role.TECHNICIAN)));
         Fittings.Planned planned = new Fittings.Planned(ID, "W-1", "Ada <b>", Examples.plan("handle-not-known"));
         when(fittings.planned(eq(ID), any())).thenReturn(planned);

@@ -7,8 +7,8 @@ import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.Rights;
 import app.layette.core.entry.Sheets;
-import app.layette.core.entry.Withdrawals;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.practice.Practice;
@@ -95,7 +95,7 @@ final class Changed {
                         fitting -> fitting.with(replaced(fitting.entries(), at, Fitting.saying(entry, said))));
             }
         }
-        if (Withdrawals.isAllowedFor(entry.fact())) {
+        if (Rights.canBeWithdrawn(entry.fact())) {
             add(
                     name + " withdrawn",
                     fitting -> fitting.with(followed(

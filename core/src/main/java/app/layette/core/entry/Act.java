@@ -31,6 +31,18 @@ public enum Act {
         this.change = change;
     }
 
+    /** Whether there is anything of the kind with a method: no belt is undone where straps hold it. */
+    public boolean isPartOf(Method method) {
+        return switch (this) {
+            case BELT_TOUCHED -> method.isByBelt();
+            case ANCHOR_TOUCHED -> !method.isByBelt();
+            case ARMS_WALKED_IN -> method == Method.BASE_RIGID_LEG;
+            case CARRIER_ON, CARRIER_OFF -> method.isOnBase();
+            case HANDLE_MOVED -> method != Method.CONVERTIBLE_BELT && method != Method.CONVERTIBLE_ANCHORS;
+            default -> true;
+        };
+    }
+
     /** What it spoils; empty when it spoils nothing. */
     public Optional<Change> change() {
         return Optional.ofNullable(change);

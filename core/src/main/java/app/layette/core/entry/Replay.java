@@ -56,7 +56,7 @@ final class Replay {
                     "The entry " + entry.id() + " corrects " + entry.corrects() + ", which was withdrawn");
         }
         Fact corrected = places.get(index).fact();
-        if (entry.fact() instanceof Fact.Withdrawn && Withdrawals.isAllowedFor(corrected)) {
+        if (entry.fact() instanceof Fact.Withdrawn && Rights.canBeWithdrawn(corrected)) {
             return index;
         }
         Class<?> wanted = corrected.getClass();

@@ -53,6 +53,16 @@ public final class Rights {
         return cells != null && cells.get(open ? column : column + 1);
     }
 
+    /** Whether anybody at all may take an entry of this kind back while its fitting is open. */
+    public static boolean canBeWithdrawn(Fact fact) {
+        return allows(Author.Role.LEAD, fact.getClass(), Way.WITHDRAW, true);
+    }
+
+    /** Whether this role may end a fitting and sign for it. */
+    public static boolean signs(Author.Role role) {
+        return allows(role, Fact.Ended.class, Way.NEW, true);
+    }
+
     private static Map<Row, List<Boolean>> read() {
         Map<Row, List<Boolean>> rows = new HashMap<>();
         List<List<String>> table = CsvTable.withHeading(TABLE);

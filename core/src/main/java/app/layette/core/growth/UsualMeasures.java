@@ -8,7 +8,7 @@ import app.layette.core.measure.Mass;
 import app.layette.core.measure.MassRange;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
-import java.util.Optional;
+import java.util.OptionalInt;
 
 /**
  * What nearly every child of an age weighs and measures: four standard deviations either side of the growth standard,
@@ -30,22 +30,22 @@ public final class UsualMeasures {
      * @param gestationDays empty is treated as possibly early
      * @param on the day of the weighing, not before the birth
      */
-    public static MassRange weight(LocalDate born, Optional<Integer> gestationDays, LocalDate on) {
+    public static MassRange weight(LocalDate born, OptionalInt gestationDays, LocalDate on) {
         Mass least = Mass.ofKilograms(edge(Measure.WEIGHT, born, on, -FAR));
         boolean small = mayBeSmall(born, gestationDays, on) && LIGHTEST_EARLY.isLessThan(least);
         return new MassRange(small ? LIGHTEST_EARLY : least, Mass.ofKilograms(edge(Measure.WEIGHT, born, on, FAR)));
     }
 
     /** The lengths that are not asked about. */
-    public static LengthRange length(LocalDate born, Optional<Integer> gestationDays, LocalDate on) {
+    public static LengthRange length(LocalDate born, OptionalInt gestationDays, LocalDate on) {
         Length least = Length.ofCentimetres(edge(Measure.LENGTH, born, on, -FAR));
         boolean small = mayBeSmall(born, gestationDays, on) && SHORTEST_EARLY.isLessThan(least);
         return new LengthRange(
                 small ? SHORTEST_EARLY : least, Length.ofCentimetres(edge(Measure.LENGTH, born, on, FAR)));
     }
 
-    private static boolean mayBeSmall(LocalDate born, Optional<Integer> gestationDays, LocalDate on) {
-        return gestationDays.map(days -> days < PRETERM_BEFORE_DAYS).orElse(true)
+    private static boolean mayBeSmall(LocalDate born, OptionalInt gestationDays, LocalDate on) {
+        return (gestationDays.isEmpty() || gestationDays.getAsInt() < PRETERM_BEFORE_DAYS)
                 && ChronoUnit.DAYS.between(born, on) <= SMALL_UNTIL_DAYS;
     }
 

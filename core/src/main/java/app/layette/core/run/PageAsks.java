@@ -21,6 +21,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * The manual pages that would answer what is not known. Keys: {@code PERMISSION:KEY:SPEAKER}, {@code
@@ -52,7 +53,21 @@ final class PageAsks {
             Map.entry(PermissionKey.NOODLE_TRIANGLE, StepKey.serving(Conclusion.ROLL)),
             Map.entry(PermissionKey.ROLL_WITH_FOOT, StepKey.serving(Conclusion.ROLL)));
 
+    /** What a roll may be made of; which one is asked for depends on the roll. */
+    private static final List<PermissionKey> ROLLS = List.of(
+            PermissionKey.TOWEL, PermissionKey.NOODLE, PermissionKey.NOODLE_TRIANGLE, PermissionKey.ROLL_WITH_FOOT);
+
     private PageAsks() {}
+
+    /** Every permission that some finding asks for. */
+    static List<PermissionKey> asked() {
+        return Stream.concat(PERMISSIONS.values().stream(), ROLLS.stream()).toList();
+    }
+
+    /** The step at which a permission is asked for; empty for one that is asked for nowhere. */
+    static Optional<StepKey> stepOf(PermissionKey permission) {
+        return Optional.ofNullable(STEPS.get(permission));
+    }
 
     static List<Ask> of(StepKey step, Situation situation, Gate gate) {
         return step.serves().stream()
@@ -73,7 +88,7 @@ final class PageAsks {
                 .forEach(read -> keys.add("HANDLE:" + read.value().position()));
         situation.history(Fact.PermissionRead.class).stream()
                 .map(read -> read.value())
-                .filter(read -> STEPS.get(read.permission()) == step)
+                .filter(read -> stepOf(read.permission()).filter(step::equals).isPresent())
                 .forEach(read -> keys.add("PERMISSION:" + read.permission() + ":" + read.speaker()));
         situation.history(Fact.QuantityRead.class).stream()
                 .map(read -> read.value())

@@ -13,6 +13,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * One version of one restraint's sheet.
@@ -150,7 +152,10 @@ public record SeatSheet(
                 .sorted(Comparator.comparingInt(String::length).reversed())
                 .toList();
         for (String word : own) {
-            said = said.replace(word, named(word, language));
+            // Whole words alone: "long" is not to be found in "along".
+            said = said.replaceAll(
+                    "(?<!\\p{L})" + Pattern.quote(word) + "(?!\\p{L})",
+                    Matcher.quoteReplacement(named(word, language)));
         }
         return said;
     }

@@ -54,7 +54,13 @@ class RightsTest {
             }
             case NEWER -> kind == Fact.SheetAdopted.class && role == Author.Role.LEAD && open;
             // What a family was told is changed by nobody who may not sign.
-            case CORRECT, WITHDRAW -> !FOR_GOOD.contains(kind) && (open || !trainee);
+            case WITHDRAW -> !FOR_GOOD.contains(kind) && (open || !trainee);
+            // An act either was or was not, and a picture is what it is: withdrawn, never corrected.
+            case CORRECT ->
+                !FOR_GOOD.contains(kind)
+                        && kind != Fact.Acted.class
+                        && kind != Fact.PhotoTaken.class
+                        && (open || !trainee);
         };
     }
 

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import java.time.LocalDate;
-import java.util.Optional;
+import java.util.OptionalInt;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -28,8 +28,7 @@ class UsualMeasuresTest {
                     200, 33, 3, false
                     """)
     void aWeightThatHardlyAnyChildHasIsAskedAbout(int age, Integer weeks, double kilograms, boolean usual) {
-        assertThat(UsualMeasures.weight(BORN, Optional.ofNullable(weeks).map(each -> each * 7), BORN.plusDays(age))
-                        .contains(Mass.ofKilograms(kilograms)))
+        assertThat(UsualMeasures.weight(BORN, days(weeks), BORN.plusDays(age)).contains(Mass.ofKilograms(kilograms)))
                 .isEqualTo(usual);
     }
 
@@ -42,8 +41,12 @@ class UsualMeasuresTest {
                     3, 40, 62, false
                     """)
     void soIsALength(int age, Integer weeks, double centimetres, boolean usual) {
-        assertThat(UsualMeasures.length(BORN, Optional.ofNullable(weeks).map(each -> each * 7), BORN.plusDays(age))
+        assertThat(UsualMeasures.length(BORN, days(weeks), BORN.plusDays(age))
                         .contains(Length.ofCentimetres(centimetres)))
                 .isEqualTo(usual);
+    }
+
+    private static OptionalInt days(Integer weeks) {
+        return weeks == null ? OptionalInt.empty() : OptionalInt.of(weeks * 7);
     }
 }

@@ -1,5 +1,6 @@
 package app.layette.formats.wording;
 
+import app.layette.core.entry.FieldProblem;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
 import app.layette.core.measure.Length;
@@ -72,6 +73,17 @@ public final class Wording {
         return say(finding.message(), finding.arguments());
     }
 
+    /** What is wrong with a field: its name, what was typed, and what is allowed. */
+    public String say(FieldProblem problem) {
+        return say(
+                "problem." + problem.reason(),
+                Map.of(
+                        "field", Argument.of(say("field." + problem.field())),
+                        "value", Argument.of(problem.value()),
+                        "lowest", Argument.of(problem.lowest()),
+                        "highest", Argument.of(problem.highest())));
+    }
+
     /** A value in the reader's units; a mass or length that was typed in the other system is shown as typed first. */
     public String say(Argument argument) {
         if (argument instanceof Argument.OfMass mass) {
@@ -94,6 +106,11 @@ public final class Wording {
             return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
         }
         return ((Argument.OfText) argument).text();
+    }
+
+    /** Words as they begin a line. */
+    public static String capital(String text) {
+        return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
     }
 
     public String say(LocalDate date) {
