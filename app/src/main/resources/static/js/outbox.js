@@ -11,6 +11,7 @@ window.layette = window.layette ?? {};
   const LONGEST_MS = 20000;
   const SLOW_MS = 1200;
   const MOST_TRIES = 8;
+  const MOST_TOLD = 5;
   const panel = document.getElementById("outbox");
   const me = document.body.dataset.user ?? "";
   const { steady, typed } = window.layette;
@@ -71,7 +72,24 @@ window.layette = window.layette ?? {};
   let sending = null;
   let slow = false;
   const pressed = new Map();
-  const told = [];
+
+  // What was sent from the list and leads somewhere is told until somebody went there or put it away, on whatever page.
+  const TOLD = `layette.sent.${me}`;
+  const told = () => {
+    try {
+      return JSON.parse(sessionStorage.getItem(TOLD)) ?? [];
+    } catch {
+      return [];
+    }
+  };
+  const tell = (items) => {
+    try {
+      sessionStorage.setItem(TOLD, JSON.stringify(items));
+    } catch {
+      // Nothing is kept here: it stands in the list of today.
+    }
+    show();
+  };
 
   // --- what is shown ------------------------------------------------------------------------------------------------
 
@@ -100,6 +118,17 @@ window.layette = window.layette ?? {};
     return row;
   };
 
+  const toldLine = (item) => {
+    const row = document.createElement("li");
+    const there = node("a", "Open it", { href: item.to });
+    const away = node("button", "Put away", { type: "button", className: "plain" });
+    const gone = () => tell(told().filter((each) => each.to !== item.to));
+    there.addEventListener("click", gone);
+    away.addEventListener("click", gone);
+    row.append(`${item.label}: sent. `, there, " ", away);
+    return row;
+  };
+
   const show = (note = "") => {
     if (!panel) {
       return;
@@ -107,7 +136,7 @@ window.layette = window.layette ?? {};
     const items = read();
     // What was pressed a moment ago and is on its way is shown on its button; only what lingers is listed.
     const listed = items.filter((item) => item.waiting || item.refused || slow || !pressed.has(item.id));
-    panel.hidden = listed.length === 0 && told.length === 0 && !signedOut;
+    panel.hidden = listed.length === 0 && told().length === 0 && !signedOut;
     const mine = listed.filter((item) => !item.user || item.user === me);
     const refused = mine.filter((item) => item.refused).length;
     document.getElementById("outbox-title").textContent =
@@ -127,7 +156,7 @@ window.layette = window.layette ?? {};
       said.append(node("a", "Sign in again", { href: location.pathname + location.search }));
     }
     document.getElementById("outbox-send").hidden = signedOut || listed.length === 0;
-    document.getElementById("outbox-list").replaceChildren(...listed.map(line), ...told);
+    document.getElementById("outbox-list").replaceChildren(...listed.map(line), ...told().map(toldLine));
   };
 
   const labelOf = (form, button) => {
@@ -300,10 +329,10 @@ window.layette = window.layette ?? {};
       if (live) {
         arrive(response, html, live.form);
       } else if (response.redirected) {
-        const row = document.createElement("li");
-        row.append(`${item.label}: sent. `, node("a", "Open it", { href: response.url }));
-        told.push(row);
-        show();
+        const to = new URL(response.url);
+        if (to.pathname !== item.url && to.pathname !== location.pathname) {
+          tell([...told(), { label: item.label, to: to.pathname + to.search }].slice(-MOST_TOLD));
+        }
       }
       return;
     }
@@ -522,6 +551,8 @@ window.layette = window.layette ?? {};
     signedOut = true;
     show();
   };
+
+  document.querySelector("[data-sign-out]")?.addEventListener("submit", () => sessionStorage.removeItem(TOLD));
 
   if (navigator.serviceWorker) {
     navigator.serviceWorker.register("/sw.js");

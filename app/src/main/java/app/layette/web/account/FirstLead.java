@@ -62,7 +62,7 @@ class FirstLead implements ApplicationRunner {
                     SHORTEST_PASSWORD);
             return;
         }
-        Point point = points.save(
+        Point point = points.saveAndFlush(
                 new Point(UUID.randomUUID(), "Fitting point", ZoneId.systemDefault(), "US", "north-american-clinic"));
         users.save(new User(point.id(), name, name, passwords.encode(password), Author.Role.LEAD));
     }

@@ -1,7 +1,10 @@
 package app.layette.web.account;
 
+import app.layette.core.measure.UnitSystem;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.time.ZoneId;
 import java.util.Optional;
@@ -29,6 +32,9 @@ public class Point {
 
     @Column(name = "call_hours")
     private String callHours;
+
+    @Enumerated(EnumType.STRING)
+    private UnitSystem units;
 
     protected Point() {}
 
@@ -70,6 +76,21 @@ public class Point {
     public Point reachedBy(String number, String hours) {
         this.phone = number.strip();
         this.callHours = hours.strip();
+        return this;
+    }
+
+    /** The units that somebody sees first who chose none. */
+    public UnitSystem units() {
+        return units == null ? UnitSystem.CUSTOMARY : units;
+    }
+
+    /** What the point is called, where it is, and by which law and practice it works: new fittings take these. */
+    public Point working(String called, ZoneId where, String country, String practice, UnitSystem first) {
+        this.name = called;
+        this.zone = where.getId();
+        this.lawCountry = country;
+        this.profileId = practice;
+        this.units = first;
         return this;
     }
 

@@ -2,6 +2,7 @@ package app.layette.web.account;
 
 import app.layette.core.entry.Author;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
@@ -19,12 +20,17 @@ public final class SignedIn extends User {
     /** Of the password as it was on signing in; the password itself is erased then. */
     private final String passwordPrint;
 
-    SignedIn(app.layette.web.account.User user) {
+    /** The role in which entries are made today. */
+    private final Author.Role hands;
+
+    SignedIn(app.layette.web.account.User user, LocalDate today) {
         super(user.name(), user.passwordHash(), List.of(new SimpleGrantedAuthority("ROLE_" + user.role())));
         this.userId = user.id();
         this.pointId = user.pointId();
         this.displayName = user.displayName();
         this.role = user.role();
+        boolean isOver = user.certificateUntil().filter(today::isAfter).isPresent();
+        this.hands = isOver ? Author.Role.TRAINEE : user.role();
         this.passwordPrint = print(user);
     }
 
@@ -54,9 +60,14 @@ public final class SignedIn extends User {
         return role;
     }
 
-    /** As the author of entries. */
+    /** As the author of entries. Whose certificate is over enters as a trainee does, and signs nothing. */
     public Author author() {
-        return new Author(getUsername(), role);
+        return new Author(getUsername(), hands);
+    }
+
+    /** Whether a certificate that was stated is over. */
+    public boolean isCertificateOver() {
+        return hands != role;
     }
 
     public boolean isLead() {

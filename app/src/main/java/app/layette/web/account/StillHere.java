@@ -6,6 +6,11 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.Optional;
 import org.springframework.http.MediaType;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -25,10 +30,22 @@ final class StillHere extends OncePerRequestFilter {
     private static final String OTHERS =
             "<main><p>That was entered by somebody else. It waits until they sign in here again.</p></main>";
 
-    private final Users users;
+    /** A certificate counts until its last day is over everywhere. */
+    static final ZoneOffset LAST_ON_EARTH = ZoneOffset.ofHours(-12);
 
-    StillHere(Users users) {
+    private final Users users;
+    private final Clock clock;
+    private final Duration longest;
+
+    /**
+     * Asks these users.
+     *
+     * @param longest how long a session lasts at most, however much is done in it
+     */
+    StillHere(Users users, Clock clock, Duration longest) {
         this.users = users;
+        this.clock = clock;
+        this.longest = longest;
     }
 
     @Override
@@ -39,9 +56,11 @@ final class StillHere extends OncePerRequestFilter {
             chain.doFilter(request, response);
             return;
         }
-        Optional<SignedIn> today =
-                users.findById(before.userId()).filter(before::knowsPasswordOf).map(SignedIn::new);
-        if (today.isEmpty()) {
+        Optional<SignedIn> today = users.findById(before.userId())
+                .filter(User::works)
+                .filter(before::knowsPasswordOf)
+                .map(user -> new SignedIn(user, LocalDate.now(clock.withZone(LAST_ON_EARTH))));
+        if (today.isEmpty() || isOver(request.getSession(false))) {
             SecurityContextHolder.clearContext();
             Optional.ofNullable(request.getSession(false)).ifPresent(HttpSession::invalidate);
             chain.doFilter(request, response);
@@ -54,12 +73,18 @@ final class StillHere extends OncePerRequestFilter {
             response.getWriter().write(OTHERS);
             return;
         }
-        if (today.get().role() != before.role() || !today.get().pointId().equals(before.pointId())) {
-            SecurityContext now = SecurityContextHolder.createEmptyContext();
-            now.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
-                    today.get(), null, today.get().getAuthorities()));
-            SecurityContextHolder.setContext(now);
-        }
+        // For this request alone: what the session keeps is who signed in, not what they may do.
+        SecurityContext now = SecurityContextHolder.createEmptyContext();
+        now.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
+                today.get(), null, today.get().getAuthorities()));
+        SecurityContextHolder.setContext(now);
         chain.doFilter(request, response);
+    }
+
+    /** Begun on signing in, because nobody has a session before. */
+    private boolean isOver(HttpSession session) {
+        return session != null
+                && clock.instant()
+                        .isAfter(Instant.ofEpochMilli(session.getCreationTime()).plus(longest));
     }
 }

@@ -8,6 +8,8 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Optional;
 import java.util.UUID;
 
@@ -34,6 +36,14 @@ public class User {
 
     @Enumerated(EnumType.STRING)
     private UnitSystem units;
+
+    private String certificate;
+
+    @Column(name = "certificate_until")
+    private LocalDate certificateUntil;
+
+    @Column(name = "retired_at")
+    private Instant retiredAt;
 
     protected User() {}
 
@@ -63,7 +73,8 @@ public class User {
         return displayName;
     }
 
-    String passwordHash() {
+    /** Hash of the password, with the name of its function. */
+    public String passwordHash() {
         return passwordHash;
     }
 
@@ -78,5 +89,41 @@ public class User {
 
     void see(UnitSystem chosen) {
         this.units = chosen;
+    }
+
+    /** Number of the certificate; empty while none is known. */
+    public Optional<String> certificate() {
+        return Optional.ofNullable(certificate);
+    }
+
+    /** The last day on which the certificate counts; empty where none is stated. */
+    public Optional<LocalDate> certificateUntil() {
+        return Optional.ofNullable(certificateUntil);
+    }
+
+    /** Whether somebody works here today: who is retired signs in no more, and stays in every record. */
+    public boolean works() {
+        return retiredAt == null;
+    }
+
+    /** Sets what a lead says of somebody; what they sign in with stays. */
+    public User become(String shown, Author.Role now, String number, LocalDate until) {
+        this.displayName = shown;
+        this.role = now;
+        this.certificate = number;
+        this.certificateUntil = until;
+        return this;
+    }
+
+    /** Retires somebody, or takes them back. */
+    public User retire(Instant at) {
+        this.retiredAt = at;
+        return this;
+    }
+
+    /** Sets the hash of a new password; whoever is signed in with the old one is out. */
+    public User signInWith(String hash) {
+        this.passwordHash = hash;
+        return this;
     }
 }

@@ -28,14 +28,20 @@ public class Viewing {
     /** Words in the user's units. */
     @Transactional(readOnly = true)
     public Wording wording(SignedIn user) {
-        UnitSystem units = users.findById(user.userId()).flatMap(User::units).orElse(UnitSystem.CUSTOMARY);
+        UnitSystem units = unitsOf(user);
         return wordings.computeIfAbsent(units, each -> new Wording(Locale.ENGLISH, each));
     }
 
     @Transactional
     public void switchUnits(SignedIn user) {
         User stored = users.findById(user.userId()).orElseThrow();
-        stored.see(stored.units().orElse(UnitSystem.CUSTOMARY).other());
+        stored.see(unitsOf(user).other());
+    }
+
+    private UnitSystem unitsOf(SignedIn user) {
+        return users.findById(user.userId())
+                .flatMap(User::units)
+                .orElseGet(() -> points.findById(user.pointId()).orElseThrow().units());
     }
 
     /** The fitting point of the user. */

@@ -68,7 +68,7 @@ class DemoData implements ApplicationRunner {
     }
 
     private void beginPoint() {
-        Point point = points.save(new Point(
+        Point point = points.saveAndFlush(new Point(
                         UUID.randomUUID(),
                         "Weir Street Fitting Room, Loomgate",
                         ZoneId.of("America/Toronto"),

@@ -6,6 +6,7 @@ import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.Fittings;
+import app.layette.web.shell.Address;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.DateTimeException;
 import java.time.LocalDate;
@@ -23,7 +24,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** What comes due for all families, overdue first, and what was done about it. */
 @Controller
@@ -64,10 +64,17 @@ class DueController {
     private final CalendarFeeds feeds;
     private final Fittings fittings;
     private final Viewing viewing;
+    private final Address address;
     private final TransactionTemplate transactions;
 
     DueController(
-            DueItems items, CalendarFeeds feeds, Fittings fittings, Viewing viewing, TransactionTemplate transactions) {
+            DueItems items,
+            CalendarFeeds feeds,
+            Fittings fittings,
+            Viewing viewing,
+            Address address,
+            TransactionTemplate transactions) {
+        this.address = address;
         this.items = items;
         this.feeds = feeds;
         this.fittings = fittings;
@@ -99,10 +106,8 @@ class DueController {
         model.addAttribute("most", MOST_SHOWN);
         model.addAttribute(
                 "feed",
-                ServletUriComponentsBuilder.fromContextPath(request)
-                        .path("/calendar/"
-                                + feeds.of(user.userId(), viewing.clock().instant()) + ".ics")
-                        .toUriString());
+                address.of(
+                        "/calendar/" + feeds.of(user.userId(), viewing.clock().instant()) + ".ics", request));
         return "due/due";
     }
 

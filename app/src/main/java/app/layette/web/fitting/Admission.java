@@ -57,7 +57,7 @@ final class Admission {
 
     private static String refusal(Rights.Way way, Author.Role role, Class<? extends Fact> kind, boolean open) {
         return switch (way) {
-            case NEW -> open ? "TRAINEE_SIGNS" : "CLOSED";
+            case NEW -> !open ? "CLOSED" : kind == Fact.CrashedSince.class ? "NOT_OVER" : "TRAINEE_SIGNS";
             case NEWER -> open ? "LEAD_ADOPTS" : "CLOSED";
             case WITHDRAW, CORRECT -> {
                 boolean byNobody = !Rights.allows(Author.Role.LEAD, kind, way, open);

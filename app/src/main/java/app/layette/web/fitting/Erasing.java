@@ -3,6 +3,7 @@ package app.layette.web.fitting;
 import app.layette.core.entry.Author;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
+import app.layette.web.trail.Trail;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.context.ApplicationEventPublisher;
@@ -18,11 +19,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class Erasing {
     private final FittingRows rows;
     private final Fittings fittings;
+    private final Trail trail;
     private final ApplicationEventPublisher events;
 
-    Erasing(FittingRows rows, Fittings fittings, ApplicationEventPublisher events) {
+    Erasing(FittingRows rows, Fittings fittings, Trail trail, ApplicationEventPublisher events) {
         this.rows = rows;
         this.fittings = fittings;
+        this.trail = trail;
         this.events = events;
     }
 
@@ -48,6 +51,7 @@ public class Erasing {
             Fact said = new Fact.Noted(Fittings.UNIT, null, note);
             fittings.append(each, EntryDraft.now(How.MEASURED, 0, said), pointId, author);
         }
+        trail.add(pointId, author.id(), Trail.What.FAMILY_ERASED, "fitting " + fitting);
         events.publishEvent(new FamilyErased(pointId, reference, all));
     }
 }

@@ -56,8 +56,12 @@ public class Fittings {
     /** A fitting with everything that follows from its entries today. */
     public record Planned(UUID id, String reference, String childName, FittingPlan plan) {}
 
-    /** An entry in its place, the fitting after it, and what that changed. */
-    public record Appended(int seq, Planned after, PlanDifference changed) {}
+    /**
+     * An entry in its place, the fitting after it, and what that changed.
+     *
+     * @param isNew false where the same entry had come before
+     */
+    public record Appended(int seq, boolean isNew, Planned after, PlanDifference changed) {}
 
     /**
      * What a family begins with.
@@ -192,7 +196,8 @@ public class Fittings {
             if (!held.get().key().fittingId().equals(row.id())) {
                 throw RefusedEntryException.because("ID_TAKEN");
             }
-            return new Appended(held.get().key().seq(), planned(row, before), PlanDifference.between(before, before));
+            return new Appended(
+                    held.get().key().seq(), false, planned(row, before), PlanDifference.between(before, before));
         }
         FittingPlan then = asOfItsDay(fitting, draft);
         Admission.check(draft, then, author);
@@ -207,10 +212,11 @@ public class Fittings {
             Appended ended = add(new Locked(row, fitting.point(), after), taught, author);
             return new Appended(
                     entry.seq(),
+                    true,
                     ended.after(),
                     PlanDifference.between(before, ended.after().plan()));
         }
-        return new Appended(entry.seq(), planned(row, after), PlanDifference.between(before, after));
+        return new Appended(entry.seq(), true, planned(row, after), PlanDifference.between(before, after));
     }
 
     /** What waited for a connection is judged as of the day on which it was made: the family has gone since. */

@@ -7,6 +7,7 @@ import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.due.FollowUpCalendar;
 import app.layette.web.fitting.Fittings;
+import app.layette.web.shell.Address;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Locale;
 import java.util.Map;
@@ -23,7 +24,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** The handout on screen and as a PDF, in English or Spanish, and the family's own page. */
 @Controller
@@ -36,8 +36,16 @@ class HandoutController {
     private final FollowUpCalendar calendar;
     private final Viewing viewing;
 
+    private final Address address;
+
     HandoutController(
-            Fittings fittings, FamilyPages pages, HandoutPdf pdf, FollowUpCalendar calendar, Viewing viewing) {
+            Fittings fittings,
+            FamilyPages pages,
+            HandoutPdf pdf,
+            FollowUpCalendar calendar,
+            Viewing viewing,
+            Address address) {
+        this.address = address;
         this.fittings = fittings;
         this.pages = pages;
         this.pdf = pdf;
@@ -62,17 +70,15 @@ class HandoutController {
         return "handout/handout";
     }
 
-    private static void show(FamilyPageRow page, Wording words, HttpServletRequest request, Model model) {
-        String address = address(page, request);
-        model.addAttribute("pageAddress", address);
-        model.addAttribute("qr", QrPicture.of(address));
+    private void show(FamilyPageRow page, Wording words, HttpServletRequest request, Model model) {
+        String whole = address(page, request);
+        model.addAttribute("pageAddress", whole);
+        model.addAttribute("qr", QrPicture.of(whole));
         model.addAttribute("qrSays", words.say("handout.qr", Map.of("until", Argument.of(page.expiresOn()))));
     }
 
-    private static String address(FamilyPageRow page, HttpServletRequest request) {
-        return ServletUriComponentsBuilder.fromContextPath(request)
-                .path("/f/" + page.token())
-                .toUriString();
+    private String address(FamilyPageRow page, HttpServletRequest request) {
+        return address.of("/f/" + page.token(), request);
     }
 
     @GetMapping(path = "/fittings/{id}/handout.pdf", produces = MediaType.APPLICATION_PDF_VALUE)

@@ -35,6 +35,7 @@ public record HandoutSheet(
         String subtitle,
         Face face,
         String state,
+        String crashed,
         String changedSince,
         FridgePage fridge,
         String look,
@@ -97,6 +98,12 @@ public record HandoutSheet(
                 subtitle(fitting, words),
                 face,
                 words.say("handout.draftState", Map.of("state", new Argument.OfKey("state." + plan.state()))),
+                situation
+                        .newest(Fact.CrashedSince.class)
+                        .map(crash -> words.say(
+                                "handout.crashed.why",
+                                Map.of("on", Argument.of(crash.value().on()))))
+                        .orElse(""),
                 changedSince(situation, words),
                 FridgePage.of(plan, words, locale),
                 look(plan, words),

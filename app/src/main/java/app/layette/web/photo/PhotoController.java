@@ -111,9 +111,17 @@ class PhotoController {
         UUID entry = form.id();
         transactions.executeWithoutResult(status -> {
             Fact fact = new Fact.PhotoTaken("u1", entry, about, clean.sha256());
-            fittings.append(fitting, form.draft(fact, How.MEASURED), user.pointId(), user.author());
-            photographs.keep(
-                    entry, fitting, clean, user.author().id(), viewing.clock().instant());
+            Fittings.Appended appended =
+                    fittings.append(fitting, form.draft(fact, How.MEASURED), user.pointId(), user.author());
+            // One that came before is there, or it was taken back or erased since: gone is gone.
+            if (appended.isNew()) {
+                photographs.keep(
+                        entry,
+                        fitting,
+                        clean,
+                        user.author().id(),
+                        viewing.clock().instant());
+            }
         });
     }
 

@@ -15,7 +15,9 @@ import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.EntryDraft;
+import app.layette.web.fitting.EntryForm;
 import app.layette.web.fitting.Erasing;
+import app.layette.web.fitting.FactForm;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RefusedEntryException;
 import java.time.ZoneId;
@@ -107,6 +109,7 @@ class StoryController {
         model.addAttribute("id", id);
         model.addAttribute("child", fitting.childName());
         model.addAttribute("reference", fitting.reference());
+        model.addAttribute("over", fitting.plan().state() != FittingState.OPEN);
         model.addAttribute("leads", user.author().role() == Author.Role.LEAD);
         model.addAttribute("open", fitting.plan().state() == FittingState.OPEN);
         model.addAttribute("state", words.say("state." + fitting.plan().state()));
@@ -282,6 +285,29 @@ class StoryController {
             after.addFlashAttribute("said", words.say("record.erase.done"));
         } catch (RefusedEntryException e) {
             after.addFlashAttribute("refused", Fittings.say(e, words));
+        }
+        return "redirect:/fittings/" + id + "/record";
+    }
+
+    /** CND-3: the car with this seat in it was in a crash since. The seal stays; the family's page says to stop. */
+    @PostMapping("/crash")
+    String crash(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID id,
+            @RequestParam Map<String, String> fields,
+            RedirectAttributes after) {
+        Wording words = viewing.wording(user);
+        try {
+            EntryForm form = new EntryForm(fields, viewing.clock());
+            Map<String, String> read = new HashMap<>(fields);
+            read.put("kind", CorrectionForm.kindOf(Fact.CrashedSince.class));
+            read.put("of", Fittings.UNIT);
+            Fact crash = FactForm.read(read, form.day(viewing.point(user).zone()));
+            fittings.append(id, form.draft(crash, How.TOLD), user.pointId(), user.author());
+            after.addFlashAttribute("said", words.say("record.crashed"));
+        } catch (RefusedEntryException e) {
+            after.addFlashAttribute("refused", Fittings.say(e, words));
+            after.addFlashAttribute("crashTyped", fields.getOrDefault("on", ""));
         }
         return "redirect:/fittings/" + id + "/record";
     }

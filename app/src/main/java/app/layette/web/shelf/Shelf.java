@@ -13,6 +13,7 @@ import app.layette.formats.document.DocumentProblem;
 import app.layette.formats.document.RefusedDocumentException;
 import app.layette.formats.document.Schemas;
 import app.layette.formats.document.SheetReader;
+import app.layette.web.trail.Trail;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.nio.charset.StandardCharsets;
@@ -24,6 +25,7 @@ import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -32,6 +34,8 @@ import java.util.function.Function;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -45,13 +49,15 @@ public class Shelf {
     private static final Set<String> RESERVED = Set.of(QuickSeat.SHEET, QuickCar.SHEET);
 
     private final SheetRows rows;
+    private final Trail trail;
     private final Clock clock;
     private final ApplicationEventPublisher events;
     private final Cache<SheetRow.Key, Object> parsed =
             Caffeine.newBuilder().maximumSize(MOST_PARSED_SHEETS).build();
 
-    Shelf(SheetRows rows, Clock clock, ApplicationEventPublisher events) {
+    Shelf(SheetRows rows, Trail trail, Clock clock, ApplicationEventPublisher events) {
         this.rows = rows;
+        this.trail = trail;
         this.clock = clock;
         this.events = events;
     }
@@ -168,7 +174,25 @@ public class Shelf {
             return;
         }
         rows.save(new SheetRow(key, status, title, hash, json, author.id(), clock.instant()));
+        forgetUnlessKept(key);
+        trail.add(
+                point,
+                author.id(),
+                Trail.What.SHEET_TAKEN_IN,
+                sheet + " " + status.name().toLowerCase(Locale.ROOT));
         events.publishEvent(new SheetTakenIn(point, sheet));
+    }
+
+    /** What was read while it was not yet certain is forgotten when it is not kept: another may come under its version. */
+    private void forgetUnlessKept(SheetRow.Key key) {
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCompletion(int how) {
+                if (how != STATUS_COMMITTED) {
+                    parsed.invalidate(key);
+                }
+            }
+        });
     }
 
     /** An id is one sheet's: not another kind's, and none that the program gives itself. */
@@ -190,7 +214,7 @@ public class Shelf {
      * @throws RefusedDocumentException when it is confirmed, not there, or in use
      */
     @Transactional
-    public void drop(UUID point, String id, int version) {
+    public void drop(UUID point, String id, int version, Author author) {
         SheetRow draft = Arrays.stream(SheetRow.Kind.values())
                 .map(kind -> new SheetRow.Key(point, kind, id, version))
                 .flatMap(key -> rows.findById(key).stream())
@@ -203,6 +227,7 @@ public class Shelf {
             throw refused("/id", id, "a fitting goes by this draft; it stays");
         }
         rows.delete(draft);
+        trail.add(point, author.id(), Trail.What.SHEET_DROPPED, id + " " + version);
         parsed.invalidate(draft.key());
     }
 

@@ -61,7 +61,7 @@ class ShelfController {
             RedirectAttributes flash) {
         boolean cars = kind.equals("cars");
         try {
-            shelf.drop(user.pointId(), id, version);
+            shelf.drop(user.pointId(), id, version, user.author());
             flash.addFlashAttribute("dropped", id + " " + version);
             return new ModelAndView("redirect:/" + (cars ? "cars" : "shelf"));
         } catch (RefusedDocumentException e) {

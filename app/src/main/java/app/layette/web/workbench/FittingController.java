@@ -270,6 +270,10 @@ class FittingController {
         EntryForm form = new EntryForm(fields, viewing.clock());
         LocalDate day = form.day(viewing.point(user).zone());
         Fact fact = FactForm.read(fields, day);
+        if (fact instanceof Fact.PhotoTaken) {
+            // It comes with its picture, by the way for pictures, or not at all.
+            throw RefusedEntryException.because("UNKNOWN_KIND");
+        }
         situation
                 .child()
                 .flatMap(child -> Unusual.problem(fact, child.value(), day, fields, viewing.wording(user)))

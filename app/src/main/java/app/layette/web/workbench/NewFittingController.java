@@ -20,6 +20,7 @@ import app.layette.web.fitting.Unusual;
 import app.layette.web.shelf.SheetSummary;
 import app.layette.web.shelf.Shelf;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -32,6 +33,7 @@ import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -49,11 +51,13 @@ class NewFittingController {
     private final Fittings fittings;
     private final Shelf shelf;
     private final Viewing viewing;
+    private final TransactionTemplate transactions;
 
-    NewFittingController(Fittings fittings, Shelf shelf, Viewing viewing) {
+    NewFittingController(Fittings fittings, Shelf shelf, Viewing viewing, TransactionTemplate transactions) {
         this.fittings = fittings;
         this.shelf = shelf;
         this.viewing = viewing;
+        this.transactions = transactions;
     }
 
     @GetMapping
@@ -65,12 +69,30 @@ class NewFittingController {
     ModelAndView begin(
             @AuthenticationPrincipal SignedIn user,
             @RequestParam Map<String, String> fields,
-            @RequestParam(required = false) MultipartFile sheet)
-            throws IOException {
-        Wording words = viewing.wording(user);
+            @RequestParam(required = false) MultipartFile sheet) {
         EntryForm form = new EntryForm(fields, viewing.clock());
-        Reading reading = new Reading(fields, form, form.day(viewing.point(user).zone()), words);
-        List<String> problems = reading.problems;
+        Reading reading = new Reading(fields, form, form.day(viewing.point(user).zone()), viewing.wording(user));
+        // A family that is refused leaves nothing behind: neither itself nor the sheet that it brought.
+        Optional<UUID> begun = transactions.execute(status -> {
+            Optional<UUID> id = begin(user, fields, sheet, form, reading);
+            if (id.isEmpty()) {
+                status.setRollbackOnly();
+            }
+            return id;
+        });
+        if (begun != null && begun.isPresent()) {
+            return new ModelAndView("redirect:/fittings/" + begun.get());
+        }
+        ModelAndView page = page(user, fields, reading.problems);
+        page.addObject("wrong", reading.wrong);
+        page.addObject("sure", reading.sure);
+        page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+        return page;
+    }
+
+    /** The fitting that was begun; empty when something is wrong, which then stands in the reading. */
+    private Optional<UUID> begin(
+            SignedIn user, Map<String, String> fields, MultipartFile sheet, EntryForm form, Reading reading) {
         List<EntryDraft> entries = reading.entries;
         boolean comesBack = fields.containsKey("comesBack");
         reading.checkText("reference", LONGEST_REFERENCE);
@@ -89,28 +111,27 @@ class NewFittingController {
                     new Fact.BoxChosen(Fittings.UNIT, Fact.TimeBox.BEDSIDE), How.MEASURED, entries.size()));
         }
         chosen(shelf.cars(user.pointId()), fields.getOrDefault("car", "")).ifPresent(each -> entries.add(adopt(each)));
-        if (problems.isEmpty() && seat.isPresent()) {
-            try {
-                UUID id = fittings.begin(
-                        new Fittings.Begin(
-                                form.id(),
-                                fields.get("reference").strip(),
-                                fields.getOrDefault("childName", "").strip(),
-                                seat.get(),
-                                entries,
-                                comesBack),
-                        user.pointId(),
-                        user.author());
-                return new ModelAndView("redirect:/fittings/" + id);
-            } catch (RefusedEntryException e) {
-                e.problems().forEach(reading::wrong);
-            }
+        if (!reading.problems.isEmpty() || seat.isEmpty()) {
+            return Optional.empty();
         }
-        ModelAndView page = page(user, fields, problems);
-        page.addObject("wrong", reading.wrong);
-        page.addObject("sure", reading.sure);
-        page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
-        return page;
+        try {
+            return Optional.of(fittings.begin(
+                    new Fittings.Begin(
+                            form.id(),
+                            fields.get("reference").strip(),
+                            fields.getOrDefault("childName", "").strip(),
+                            seat.get(),
+                            entries,
+                            comesBack),
+                    user.pointId(),
+                    user.author()));
+        } catch (RefusedEntryException e) {
+            if (e.problems().isEmpty()) {
+                reading.problems.add(reading.words.say("refused." + e.reason()));
+            }
+            e.problems().forEach(reading::wrong);
+            return Optional.empty();
+        }
     }
 
     /** Something that is kept all the same when it is said to be right. */
@@ -186,8 +207,8 @@ class NewFittingController {
         }
     }
 
-    private Optional<SheetVersion> seat(SignedIn user, Map<String, String> fields, MultipartFile sheet, Reading reading)
-            throws IOException {
+    private Optional<SheetVersion> seat(
+            SignedIn user, Map<String, String> fields, MultipartFile sheet, Reading reading) {
         if (sheet != null && !sheet.isEmpty()) {
             try {
                 String json = new String(sheet.getBytes(), StandardCharsets.UTF_8);
@@ -195,6 +216,8 @@ class NewFittingController {
             } catch (RefusedDocumentException e) {
                 e.problems().forEach(each -> reading.problems.add(sheet.getOriginalFilename() + ": " + each));
                 return Optional.empty();
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
             }
         }
         if (fields.getOrDefault("seat", "").equals(QuickSeat.SHEET)) {

@@ -1,6 +1,7 @@
 package app.layette.web.account;
 
 import app.layette.core.entry.Author;
+import java.time.LocalDate;
 import java.util.UUID;
 
 /** Signed-in users for tests. */
@@ -10,7 +11,7 @@ public final class TestUsers {
     private TestUsers() {}
 
     public static SignedIn signedIn(String name, Author.Role role) {
-        return new SignedIn(user(name, role));
+        return new SignedIn(user(name, role), LocalDate.of(2026, 12, 1));
     }
 
     /** Somebody as the database has them. */

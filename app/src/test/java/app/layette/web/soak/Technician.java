@@ -115,7 +115,7 @@ final class Technician implements Callable<Technician.Day> {
                 fittings.add(UUID.fromString(begun.group(1)));
                 return true;
             }
-            if (answer.statusCode() == 403 || to.contains("/sign-in")) {
+            if (isSignedOut(answer)) {
                 signIn();
             }
             return answer.statusCode() == 422 && answer.body().contains("in use already");
@@ -148,8 +148,7 @@ final class Technician implements Callable<Technician.Day> {
         fields.put("_csrf", csrf);
         try {
             HttpResponse<String> answer = post("/fittings/" + fitting + "/entries", fields);
-            String to = answer.headers().firstValue("location").orElse("");
-            boolean signedOut = answer.statusCode() == 403 || to.contains("/sign-in");
+            boolean signedOut = isSignedOut(answer);
             if (signedOut) {
                 signIn();
             }
@@ -157,6 +156,12 @@ final class Technician implements Callable<Technician.Day> {
         } catch (IOException e) {
             return false;
         }
+    }
+
+    private static boolean isSignedOut(HttpResponse<String> answer) {
+        return answer.statusCode() == 401
+                || answer.statusCode() == 403
+                || answer.headers().firstValue("location").orElse("").contains("/sign-in");
     }
 
     private static String token(String page) throws IOException {

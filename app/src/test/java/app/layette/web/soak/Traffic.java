@@ -2,6 +2,7 @@ package app.layette.web.soak;
 
 import app.layette.core.entry.Area;
 import app.layette.core.entry.Misuse;
+import app.layette.web.fitting.Unusual;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
@@ -34,10 +35,16 @@ final class Traffic {
         return switch (random.nextInt(8)) {
             case 0, 1 -> Map.of("kind", "acted", "of", "u1", "act", one(ACTS));
             case 2, 3, 4 -> answered();
-            case 5 -> Map.of("kind", "weighed", "of", "r1", "mass", kilograms());
+            case 5 -> weighed();
             case 6 -> found();
             default -> Map.of("kind", "noted", "of", "u1", "text", "Said at " + random.nextInt() + ": ¿todo bien?");
         };
+    }
+
+    /** Some weigh what hardly any child of that age weighs: that is said to be right at once. */
+    private Map<String, String> weighed() {
+        String mass = kilograms();
+        return Map.of("kind", "weighed", "of", "r1", "mass", mass, Unusual.SURE, mass);
     }
 
     private Map<String, String> answered() {
@@ -69,17 +76,29 @@ final class Traffic {
 
     /** The fields of a new family. */
     Map<String, String> family(String reference) {
+        String mass = kilograms();
+        String length = SHORTEST_MM + random.nextInt(LENGTH_SPAN_MM) + " mm";
         return Map.of(
-                "reference", reference,
-                "childName", "Soak",
+                "reference",
+                reference,
+                "childName",
+                "Soak",
                 "born",
-                        LocalDate.now()
-                                .minusDays(OLD_ENOUGH_ANYWHERE + random.nextInt(60))
-                                .toString(),
-                "mass", kilograms(),
-                "length", SHORTEST_MM + random.nextInt(LENGTH_SPAN_MM) + " mm",
-                "seat", one(List.of("wrenfold-thimble", "ostler-heddle", "tansy-rook-skein")),
-                "car", one(List.of("corvane-estate", "corvane-hack", "")));
+                LocalDate.now()
+                        .minusDays(OLD_ENOUGH_ANYWHERE + random.nextInt(60))
+                        .toString(),
+                "mass",
+                mass,
+                Unusual.SURE + ".mass",
+                mass,
+                "length",
+                length,
+                Unusual.SURE + ".length",
+                length,
+                "seat",
+                one(List.of("wrenfold-thimble", "ostler-heddle", "tansy-rook-skein")),
+                "car",
+                one(List.of("corvane-estate", "corvane-hack", "")));
     }
 
     private String kilograms() {

@@ -90,6 +90,19 @@ public final class RunningApp implements BeforeEachCallback {
         return kinds;
     }
 
+    /** The one value that a query finds. */
+    public String ask(String sql) {
+        try (Connection connection =
+                        DriverManager.getConnection(database.url(), TestDatabase.USER, database.password());
+                java.sql.Statement statement = connection.createStatement();
+                ResultSet row = statement.executeQuery(sql)) {
+            row.next();
+            return row.getString(1);
+        } catch (SQLException e) {
+            throw new IllegalStateException(sql, e);
+        }
+    }
+
     /** Changes something in the database that no screen can, such as the day. */
     public void execute(String sql) {
         try (Connection connection =
@@ -99,6 +112,15 @@ public final class RunningApp implements BeforeEachCallback {
         } catch (SQLException e) {
             throw new IllegalStateException(sql, e);
         }
+    }
+
+    /** Another fitting point with a lead of its own, whose password is everybody's. */
+    public void openAnotherPoint(String lead) {
+        execute("with other as (insert into point (id, name, zone, law_country, profile_id) values (gen_random_uuid(),"
+                + " 'Mill Lane', 'America/Chicago', 'US', 'north-american-clinic') returning id)"
+                + " insert into app_user (id, point_id, name, display_name, password_hash, role)"
+                + " select gen_random_uuid(), other.id, '" + lead + "', '" + lead + "', u.password_hash, 'LEAD'"
+                + " from other, app_user u where u.name = 'ilse'");
     }
 
     public String address() {

@@ -14,6 +14,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrlPattern;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
@@ -47,7 +48,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.TestConfiguration;
 import org.springframework.boot.webmvc.test.autoconfigure.WebMvcTest;
+import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Import;
 import org.springframework.test.context.bean.override.mockito.MockitoBean;
 import org.springframework.test.web.servlet.MockMvc;
@@ -61,6 +64,14 @@ class FittingControllerTest {
 
     @Autowired
     private MockMvc mvc;
+
+    @TestConfiguration
+    static class ATime {
+        @Bean
+        Clock clock() {
+            return Clock.systemUTC();
+        }
+    }
 
     @MockitoBean
     private Fittings fittings;
@@ -98,7 +109,8 @@ class FittingControllerTest {
         Fittings.Planned planned = new Fittings.Planned(ID, "W-1", "Ada <b>", Examples.plan("handle-not-known"));
         when(fittings.planned(eq(ID), any())).thenReturn(planned);
         when(fittings.append(eq(ID), any(), any(), any()))
-                .thenReturn(new Fittings.Appended(7, planned, PlanDifference.between(planned.plan(), planned.plan())));
+                .thenReturn(new Fittings.Appended(
+                        7, true, planned, PlanDifference.between(planned.plan(), planned.plan())));
     }
 
     private MockHttpServletRequestBuilder entry(String kind) {
@@ -238,7 +250,9 @@ class FittingControllerTest {
 
     @Test
     void nobodyGetsInWithoutSigningIn() throws Exception {
-        mvc.perform(get("/fittings/{id}", ID)).andExpect(status().is3xxRedirection());
+        mvc.perform(get("/fittings/" + ID).accept("text/html")).andExpect(redirectedUrl("/sign-in"));
+        // A script that asks for a piece is told so; a page would be no use to it.
+        mvc.perform(get("/fittings/" + ID)).andExpect(status().isUnauthorized());
         mvc.perform(post("/fittings/{id}/entries", ID).with(user(MARIT))).andExpect(status().isForbidden());
     }
 }

@@ -223,6 +223,9 @@ public sealed interface Fact {
      */
     record Noted(String of, UUID about, String text) implements Fact {}
 
+    /** The car with this seat in it was in a crash after the fitting had ended (CND-3). */
+    record CrashedSince(String of, LocalDate on) implements Fact {}
+
     /** A technician looked at a trainee's checks and signs for them. */
     record Countersigned(String of) implements Fact {}
 

@@ -298,6 +298,12 @@ public final class FactCheck {
                 problems.add(FieldProblem.outside("initials", signed.initials(), "1", LONGEST_INITIALS + " letters"));
             }
         }
+        if (fact instanceof Fact.CrashedSince crash) {
+            needed("on", crash.on());
+            if (crash.on() != null) {
+                date("on", crash.on(), today.minusYears(OLDEST_CHILD_YEARS), today);
+            }
+        }
         if (fact instanceof Fact.Noted noted) {
             if (isBlank(noted.text())) {
                 problems.add(new FieldProblem("text", "", "NEEDED", "", ""));

@@ -15,7 +15,8 @@ public record FieldProblem(String field, String value, String reason, String low
                 field, String.valueOf(value), "OUT_OF_RANGE", String.valueOf(lowest), String.valueOf(highest));
     }
 
-    static FieldProblem notAmong(String field, Object value, Object allowed) {
+    /** None of the answers that there are. */
+    public static FieldProblem notAmong(String field, Object value, Object allowed) {
         return new FieldProblem(field, String.valueOf(value), "NOT_AMONG", String.valueOf(allowed), "");
     }
 }

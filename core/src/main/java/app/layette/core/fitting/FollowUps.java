@@ -4,6 +4,7 @@ import app.layette.core.coming.Coming;
 import app.layette.core.coming.WhatComesNext;
 import app.layette.core.condition.Expiry;
 import app.layette.core.condition.Registration;
+import app.layette.core.entry.Fact.CrashedSince;
 import app.layette.core.entry.Fact.Ended;
 import app.layette.core.entry.Fact.Ending;
 import app.layette.core.entry.Fact.Ordered;
@@ -17,6 +18,7 @@ import java.time.Period;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /** What comes due for a family: looks that come again, papers, what growing brings, and what was left open. */
 final class FollowUps {
@@ -39,6 +41,12 @@ final class FollowUps {
      */
     static List<DatedEvent> of(Situation situation, boolean rulesDiffer) {
         FollowUps due = new FollowUps(situation);
+        Optional<Stamped<CrashedSince>> crash = situation.newest(CrashedSince.class);
+        if (crash.isPresent()) {
+            // CND-3: nothing else matters to a seat that is not to be used.
+            return List.of(
+                    DatedEvent.once("date.CRASHED_SINCE", crash.get().value().on()));
+        }
         due.papers();
         if (rulesDiffer) {
             due.dates.add(DatedEvent.once("date.RULES_DIFFER", situation.today()));

@@ -1,5 +1,9 @@
 package app.layette.core.ride;
 
+import app.layette.core.entry.Fact;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.finding.Weight;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.rule.Conclusion;
@@ -17,6 +21,17 @@ import java.util.Set;
  * @param open what does not hold or no longer holds; empty when the clearing stands
  */
 public record EarlierClearing(LocalDate on, List<ConclusionState> open) {
+    /** CND-3: whatever was cleared before, a seat that was in a crash since is not. */
+    private static final ConclusionState CRASHED = new ConclusionState(
+            Conclusion.CRASH,
+            ConclusionState.State.FAILED,
+            List.of(Finding.of(RuleCode.CND_3, Weight.STOP, "crashedSince")
+                    .changedBy("OTHER_SEAT")
+                    .build()),
+            Optional.empty(),
+            0,
+            Optional.empty());
+
     private static final Set<Conclusion> ASKED = EnumSet.range(Conclusion.SHEETS_CURRENT, Conclusion.SNUG_AT_SHORTEST);
 
     static {
@@ -31,9 +46,11 @@ public record EarlierClearing(LocalDate on, List<ConclusionState> open) {
 
     /** Reads an earlier fitting, planned as of today; empty when it has no entries. */
     public static Optional<EarlierClearing> in(FittingPlan earlier) {
+        boolean crashed = earlier.situation().newest(Fact.CrashedSince.class).isPresent();
         List<ConclusionState> open = ASKED.stream()
                 .map(asked -> earlier.gate().state(asked))
                 .flatMap(Optional::stream)
+                .map(state -> crashed && state.conclusion() == Conclusion.CRASH ? CRASHED : state)
                 .filter(state -> !state.passed())
                 .toList();
         return earlier.situation().everything().stream()

@@ -50,7 +50,8 @@ class RightsTest {
             case NEW -> {
                 boolean adds = kind == Fact.Noted.class || kind == Fact.PhotoTaken.class;
                 boolean signs = kind == Fact.Ended.class || kind == Fact.Countersigned.class;
-                yield kind != Fact.Withdrawn.class && (adds || open && !(signs && trainee));
+                boolean afterwards = kind == Fact.CrashedSince.class;
+                yield afterwards ? !open : kind != Fact.Withdrawn.class && (adds || open && !(signs && trainee));
             }
             case NEWER -> kind == Fact.SheetAdopted.class && role == Author.Role.LEAD && open;
             // What a family was told is changed by nobody who may not sign.

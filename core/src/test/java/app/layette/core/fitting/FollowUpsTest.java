@@ -6,6 +6,9 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Ending;
 import app.layette.core.entry.Question;
 import app.layette.core.fixture.FittingBuilder;
+import app.layette.core.gate.ConclusionState;
+import app.layette.core.ride.EarlierClearing;
+import app.layette.core.rule.Conclusion;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.Optional;
@@ -52,6 +55,21 @@ class FollowUpsTest {
                 .answer(Question.REGISTRATION, answer)
                 .add(new Fact.Ended("u1", Ending.HANDED_OVER, null, null, null));
         assertThat(event(fitting, "REGISTRATION_CARD").isPresent()).isEqualTo(due);
+    }
+
+    /** CND-3: a crash after the end is a call, and puts an end to everything else that would come due. */
+    @Test
+    void aCrashSinceIsTheOnlyThingThatIsDue() {
+        FittingBuilder fitting = ended(Ending.HANDED_OVER).add(new Fact.CrashedSince("u1", TODAY));
+        assertThat(fitting.plan().dates()).containsExactly(DatedEvent.once("date.CRASHED_SINCE", TODAY));
+        assertThat(fitting.plan().state()).isEqualTo(FittingState.HANDED_OVER);
+        assertThat(EarlierClearing.in(fitting.plan()).orElseThrow().failed())
+                .extracting(ConclusionState::conclusion)
+                .contains(Conclusion.CRASH);
+        assertThat(EarlierClearing.in(ended(Ending.HANDED_OVER).plan())
+                        .orElseThrow()
+                        .failed())
+                .isEmpty();
     }
 
     @Test

@@ -1,0 +1,136 @@
+package app.layette.web.people;
+
+import app.layette.formats.wording.Wording;
+import app.layette.web.account.SignedIn;
+import app.layette.web.account.Viewing;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpSession;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** One's own password and open sessions, and the page behind a link for a new password. */
+@Controller
+class MyAccountController {
+    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
+
+    private final Passwords passwords;
+    private final Sessions sessions;
+    private final Viewing viewing;
+
+    MyAccountController(Passwords passwords, Sessions sessions, Viewing viewing) {
+        this.passwords = passwords;
+        this.sessions = sessions;
+        this.viewing = viewing;
+    }
+
+    /** A session in words. */
+    public record Line(UUID key, String since, String lastUsed, boolean here) {}
+
+    @GetMapping("/account")
+    ModelAndView mine(@AuthenticationPrincipal SignedIn user, HttpServletRequest request) {
+        return page(user, request, Optional.empty());
+    }
+
+    @PostMapping("/account/password")
+    ModelAndView password(
+            @AuthenticationPrincipal SignedIn user,
+            @RequestParam(defaultValue = "") String current,
+            @RequestParam(defaultValue = "") String fresh,
+            HttpServletRequest request) {
+        Optional<String> refused = passwords.change(user, current, fresh);
+        if (refused.isPresent()) {
+            ModelAndView page = page(user, request, refused);
+            page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+            return page;
+        }
+        // The old password is of no more use anywhere, here neither.
+        Optional.ofNullable(request.getSession(false)).ifPresent(HttpSession::invalidate);
+        return new ModelAndView("redirect:/sign-in?changed");
+    }
+
+    @PostMapping("/account/sessions/{key}/end")
+    String end(@AuthenticationPrincipal SignedIn user, @PathVariable UUID key, RedirectAttributes after) {
+        sessions.end(user.getUsername(), key);
+        after.addFlashAttribute("said", "That session is over.");
+        return "redirect:/account";
+    }
+
+    @PostMapping("/account/sessions/end")
+    String endOthers(@AuthenticationPrincipal SignedIn user, HttpServletRequest request, RedirectAttributes after) {
+        sessions.endOthers(user.getUsername(), here(request));
+        after.addFlashAttribute("said", "All others are over.");
+        return "redirect:/account";
+    }
+
+    @GetMapping("/password/{token}")
+    ModelAndView link(@PathVariable String token) {
+        return linked(token, "");
+    }
+
+    @PostMapping("/password/{token}")
+    ModelAndView setByLink(@PathVariable String token, @RequestParam(defaultValue = "") String fresh) {
+        return passwords
+                .setBy(token, fresh)
+                .map(reason -> {
+                    ModelAndView page = linked(token, reason);
+                    page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+                    return page;
+                })
+                .orElseGet(() -> new ModelAndView("redirect:/sign-in?changed"));
+    }
+
+    private ModelAndView linked(String token, String reason) {
+        Optional<String> name = passwords.nameBehind(token);
+        ModelAndView page =
+                new ModelAndView("people/password", name.isPresent() ? HttpStatus.OK : HttpStatus.NOT_FOUND);
+        page.addObject("name", name.orElse(""));
+        page.addObject("wrong", reason.isEmpty() ? "" : wording().say("password." + reason));
+        return page;
+    }
+
+    private static Wording wording() {
+        return new Wording(Locale.ENGLISH, app.layette.core.measure.UnitSystem.METRIC);
+    }
+
+    private ModelAndView page(SignedIn user, HttpServletRequest request, Optional<String> refused) {
+        ZoneId zone = viewing.point(user).zone();
+        ModelAndView page = new ModelAndView("people/account");
+        page.addObject("name", user.getUsername());
+        page.addObject("shown", user.displayName());
+        page.addObject("over", user.isCertificateOver());
+        page.addObject("leads", user.isLead());
+        page.addObject(
+                "wrong",
+                refused.map(reason -> wording().say("password." + reason)).orElse(""));
+        page.addObject(
+                "sessions",
+                sessions.of(user.getUsername(), here(request)).stream()
+                        .map(each -> new Line(
+                                each.key(), time(each.since(), zone), time(each.lastUsed(), zone), each.here()))
+                        .toList());
+        return page;
+    }
+
+    private static String time(Instant at, ZoneId zone) {
+        return TIME.format(at.atZone(zone));
+    }
+
+    private static String here(HttpServletRequest request) {
+        return Optional.ofNullable(request.getSession(false))
+                .map(HttpSession::getId)
+                .orElse("");
+    }
+}

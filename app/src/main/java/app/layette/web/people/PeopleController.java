@@ -1,0 +1,159 @@
+package app.layette.web.people;
+
+import app.layette.core.entry.Author;
+import app.layette.formats.wording.Wording;
+import app.layette.web.account.SignedIn;
+import app.layette.web.account.User;
+import app.layette.web.account.Viewing;
+import app.layette.web.shell.Address;
+import jakarta.servlet.http.HttpServletRequest;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The page on which a lead keeps the people of a fitting point. */
+@Controller
+@RequestMapping("/people")
+class PeopleController {
+    private final People people;
+    private final Viewing viewing;
+    private final Address address;
+
+    PeopleController(People people, Viewing viewing, Address address) {
+        this.people = people;
+        this.viewing = viewing;
+        this.address = address;
+    }
+
+    /**
+     * Somebody as the page shows them.
+     *
+     * @param until the certificate's last day as it can be typed again
+     * @param over whether that day is over
+     */
+    public record Row(
+            UUID id,
+            String name,
+            String shown,
+            Author.Role role,
+            String certificate,
+            String until,
+            boolean over,
+            boolean works) {}
+
+    @GetMapping
+    ModelAndView list(@AuthenticationPrincipal SignedIn user) {
+        return page(user, Map.of(), "", Map.of());
+    }
+
+    @PostMapping
+    ModelAndView add(
+            @AuthenticationPrincipal SignedIn user,
+            @RequestParam Map<String, String> fields,
+            HttpServletRequest request,
+            RedirectAttributes after) {
+        try {
+            after.addFlashAttribute("link", address.of(people.add(user, fields, today(user)), request));
+            return new ModelAndView("redirect:/people");
+        } catch (RefusedPersonException e) {
+            return refused(user, fields, "new", e);
+        }
+    }
+
+    @PostMapping("/{id}")
+    ModelAndView change(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID id,
+            @RequestParam Map<String, String> fields,
+            RedirectAttributes after) {
+        try {
+            people.change(user, id, fields, today(user));
+            after.addFlashAttribute("said", "Kept.");
+            return new ModelAndView("redirect:/people");
+        } catch (RefusedPersonException e) {
+            return refused(user, fields, id.toString(), e);
+        }
+    }
+
+    @PostMapping("/{id}/link")
+    ModelAndView link(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID id,
+            HttpServletRequest request,
+            RedirectAttributes after) {
+        after.addFlashAttribute("link", address.of(people.link(user, id), request));
+        return new ModelAndView("redirect:/people");
+    }
+
+    @PostMapping("/{id}/sign-out")
+    ModelAndView signOut(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id, RedirectAttributes after) {
+        people.signOut(user, id);
+        after.addFlashAttribute("said", "Signed out everywhere.");
+        return new ModelAndView("redirect:/people");
+    }
+
+    @PostMapping("/{id}/retire")
+    ModelAndView retire(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID id,
+            @RequestParam Map<String, String> fields,
+            RedirectAttributes after) {
+        boolean retires = !fields.containsKey("back");
+        try {
+            people.retire(user, id, retires);
+            after.addFlashAttribute("said", retires ? "Retired: signed out, and signs in no more." : "Back.");
+            return new ModelAndView("redirect:/people");
+        } catch (RefusedPersonException e) {
+            return refused(user, fields, id.toString(), e);
+        }
+    }
+
+    private LocalDate today(SignedIn user) {
+        return viewing.today(viewing.point(user));
+    }
+
+    private ModelAndView refused(SignedIn user, Map<String, String> fields, String where, RefusedPersonException e) {
+        Wording words = viewing.wording(user);
+        Map<String, String> wrong = new LinkedHashMap<>();
+        e.problems().forEach(problem -> wrong.put(problem.field(), words.say(problem)));
+        ModelAndView page = page(user, fields, where, wrong);
+        page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+        return page;
+    }
+
+    private ModelAndView page(SignedIn user, Map<String, String> typed, String where, Map<String, String> wrong) {
+        LocalDate today = today(user);
+        ModelAndView page = new ModelAndView("people/list");
+        List<Row> rows = people.of(user).stream().map(each -> row(each, today)).toList();
+        page.addObject("people", rows);
+        page.addObject("typed", typed);
+        page.addObject("where", where);
+        page.addObject("wrong", wrong);
+        page.addObject("roles", List.of(Author.Role.values()));
+        return page;
+    }
+
+    private static Row row(User user, LocalDate today) {
+        return new Row(
+                user.id(),
+                user.name(),
+                user.displayName(),
+                user.role(),
+                user.certificate().orElse(""),
+                user.certificateUntil().map(LocalDate::toString).orElse(""),
+                user.certificateUntil().filter(today::isAfter).isPresent(),
+                user.works());
+    }
+}
