@@ -2,6 +2,7 @@ package app.layette.web.account;
 
 import app.layette.core.entry.Author;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -23,7 +24,6 @@ import org.springframework.transaction.annotation.Transactional;
 @ConditionalOnProperty(name = "layette.mode", havingValue = "serve", matchIfMissing = true)
 class FirstLead implements ApplicationRunner {
     private static final Logger LOG = LoggerFactory.getLogger(FirstLead.class);
-    private static final int SHORTEST_PASSWORD = 10;
 
     private final Users users;
     private final Points points;
@@ -56,10 +56,11 @@ class FirstLead implements ApplicationRunner {
         if (users.count() > 0) {
             return;
         }
-        if (name.isBlank() || password.length() < SHORTEST_PASSWORD || password.equals(DemoPassword.VALUE)) {
+        if (name.isBlank() || PasswordRules.refuse(password, List.of(name)).isPresent()) {
             LOG.warn(
-                    "Nobody can sign in yet: set LAYETTE_LEAD_NAME and LAYETTE_LEAD_PASSWORD (at least {} characters)",
-                    SHORTEST_PASSWORD);
+                    "Nobody can sign in yet: set LAYETTE_LEAD_NAME and LAYETTE_LEAD_PASSWORD (at least {} characters, none"
+                            + " of those that are tried first)",
+                    PasswordRules.SHORTEST);
             return;
         }
         Point point = points.saveAndFlush(

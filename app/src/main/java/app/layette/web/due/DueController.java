@@ -65,6 +65,7 @@ class DueController {
     private final Fittings fittings;
     private final Viewing viewing;
     private final Address address;
+    private final Mail mail;
     private final TransactionTemplate transactions;
 
     DueController(
@@ -73,8 +74,10 @@ class DueController {
             Fittings fittings,
             Viewing viewing,
             Address address,
+            Mail mail,
             TransactionTemplate transactions) {
         this.address = address;
+        this.mail = mail;
         this.items = items;
         this.feeds = feeds;
         this.fittings = fittings;
@@ -104,6 +107,7 @@ class DueController {
         model.addAttribute("lines", lines);
         model.addAttribute("chosen", lines.stream().anyMatch(Line::chosen));
         model.addAttribute("most", MOST_SHOWN);
+        model.addAttribute("mail", mail.isThere());
         model.addAttribute(
                 "feed",
                 address.of(

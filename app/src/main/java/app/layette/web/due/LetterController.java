@@ -63,6 +63,7 @@ class LetterController {
         Wording words = new Wording(
                 spanish ? Locale.forLanguageTag("es") : Locale.ENGLISH,
                 viewing.wording(user).units());
+        model.addAttribute("mail", mail.isThere());
         model.addAttribute("fitting", fitting);
         model.addAttribute("child", planned.childName());
         model.addAttribute("reference", planned.reference());
@@ -106,6 +107,9 @@ class LetterController {
         List<String> problems = new ArrayList<>();
         check("subject", subject, LONGEST_SUBJECT, words, problems);
         check("body", body, LONGEST_BODY, words, problems);
+        if (!mail.isThere()) {
+            problems.add(words.say("letter.refused.noMail"));
+        }
         if (!problems.isEmpty()) {
             after.addFlashAttribute("refused", problems);
             after.addFlashAttribute("subject", subject);

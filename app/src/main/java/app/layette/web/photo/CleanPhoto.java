@@ -1,9 +1,10 @@
 package app.layette.web.photo;
 
-import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
+import com.drew.imaging.jpeg.JpegMetadataReader;
 import com.drew.metadata.MetadataException;
 import com.drew.metadata.exif.ExifIFD0Directory;
+import com.drew.metadata.exif.ExifReader;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
@@ -16,9 +17,11 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import java.util.Iterator;
+import java.util.List;
 import java.util.Set;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
 import javax.imageio.ImageWriteParam;
 import javax.imageio.ImageWriter;
@@ -78,7 +81,11 @@ record CleanPhoto(byte[] jpeg, int width, int height, String sha256) {
                 if ((long) reader.getWidth(0) * reader.getHeight(0) > MOST_PIXELS) {
                     throw new RefusedPhotoException("TOO_MANY_PIXELS");
                 }
-                return reader.read(0);
+                // Made small while it is read: a large one never stands in memory whole.
+                int step = Math.max(1, Math.max(reader.getWidth(0), reader.getHeight(0)) / LONGEST_SIDE);
+                ImageReadParam smaller = reader.getDefaultReadParam();
+                smaller.setSourceSubsampling(step, step, 0, 0);
+                return reader.read(0, smaller);
             } finally {
                 reader.dispose();
             }
@@ -90,8 +97,13 @@ record CleanPhoto(byte[] jpeg, int width, int height, String sha256) {
 
     /** How the camera was held, 1 to 8 (EXIF); 1 where nothing says so. */
     private static int orientation(byte[] raw) {
+        if (raw.length < 2 || (raw[0] & 0xFF) != 0xFF || (raw[1] & 0xFF) != 0xD8) {
+            // A PNG's texts may unfold to any size, and no camera writes one.
+            return 1;
+        }
         try {
-            ExifIFD0Directory exif = ImageMetadataReader.readMetadata(new ByteArrayInputStream(raw))
+            ExifIFD0Directory exif = JpegMetadataReader.readMetadata(
+                            new ByteArrayInputStream(raw), List.of(new ExifReader()))
                     .getFirstDirectoryOfType(ExifIFD0Directory.class);
             return exif == null || !exif.containsTag(ExifIFD0Directory.TAG_ORIENTATION)
                     ? 1

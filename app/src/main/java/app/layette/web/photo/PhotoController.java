@@ -42,9 +42,16 @@ class PhotoController {
     private final Fittings fittings;
     private final Photographs photographs;
     private final Viewing viewing;
+    private final Darkroom darkroom;
     private final TransactionTemplate transactions;
 
-    PhotoController(Fittings fittings, Photographs photographs, Viewing viewing, TransactionTemplate transactions) {
+    PhotoController(
+            Fittings fittings,
+            Photographs photographs,
+            Viewing viewing,
+            Darkroom darkroom,
+            TransactionTemplate transactions) {
+        this.darkroom = darkroom;
         this.fittings = fittings;
         this.photographs = photographs;
         this.viewing = viewing;
@@ -93,7 +100,7 @@ class PhotoController {
             if (taken >= MOST_OF_A_FITTING) {
                 throw new CleanPhoto.RefusedPhotoException("TOO_MANY");
             }
-            keep(id, new EntryForm(fields, viewing.clock()), about, CleanPhoto.of(photo.getBytes()), user);
+            keep(id, new EntryForm(fields, viewing.clock()), about, darkroom.develop(user.getUsername(), photo), user);
         } catch (CleanPhoto.RefusedPhotoException e) {
             after.addFlashAttribute("refused", List.of(words.say("photo.refused." + e.getMessage())));
             after.addFlashAttribute("about", about);

@@ -20,6 +20,7 @@ import org.springframework.stereotype.Component;
  * An angle gauge that pretends. Each fitting has a car of its own, as far off its sheet as cars are, which nothing else in
  * the application knows; the gauge reads that car with noise, and now and then does not answer.
  */
+@StandIn
 @Component
 class SimulatedGauge implements AngleGauge {
     /** 1 sd by which a cushion and a seat together differ from their sheets. */

@@ -1,5 +1,6 @@
 package app.layette.web.workbench;
 
+import app.layette.core.entry.Fact;
 import app.layette.core.entry.Situation;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
@@ -16,6 +17,9 @@ public interface BabyScale {
      * @return empty when it does not answer
      */
     Optional<Mass> weigh(UUID fitting, Situation situation);
+
+    /** Whether this is what a scale or board that only pretends gave out for this fitting, however it was entered. */
+    boolean pretended(UUID fitting, Fact fact);
 
     /** Measures crown to heel; empty when the board does not answer. */
     Optional<Length> measure(UUID fitting, Situation situation);

@@ -153,8 +153,8 @@ class FittingController {
         try {
             Fittings.Planned before = fittings.planned(id, user.pointId());
             AnswerNames.check(before.plan(), viewing.wording(user), step, fields);
-            appended =
-                    fittings.append(id, draft(user, before.plan().situation(), fields), user.pointId(), user.author());
+            appended = fittings.append(
+                    id, draft(user, id, before.plan().situation(), fields), user.pointId(), user.author());
         } catch (RefusedEntryException e) {
             return refused(user, id, fields, step, view, htmx, e);
         }
@@ -266,7 +266,7 @@ class FittingController {
         return page;
     }
 
-    private EntryDraft draft(SignedIn user, Situation situation, Map<String, String> fields) {
+    private EntryDraft draft(SignedIn user, UUID id, Situation situation, Map<String, String> fields) {
         EntryForm form = new EntryForm(fields, viewing.clock());
         LocalDate day = form.day(viewing.point(user).zone());
         Fact fact = FactForm.read(fields, day);
@@ -280,12 +280,14 @@ class FittingController {
                 .ifPresent(problem -> {
                     throw RefusedEntryException.fields(List.of(problem));
                 });
-        return form.draft(fact, howKnown(fact, form));
+        return form.draft(fact, howKnown(id, fact, form));
     }
 
-    private How howKnown(Fact fact, EntryForm form) {
-        boolean pretended =
-                gauge.isSimulated() && fact instanceof Fact.AngleRead read && read.source() == Fact.AngleSource.GAUGE;
+    private How howKnown(UUID id, Fact fact, EntryForm form) {
+        boolean pretended = scale.pretended(id, fact)
+                || gauge.isSimulated()
+                        && fact instanceof Fact.AngleRead read
+                        && read.source() == Fact.AngleSource.GAUGE;
         return pretended ? new How(How.Kind.SIMULATED, "") : form.how();
     }
 

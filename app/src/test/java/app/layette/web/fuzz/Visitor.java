@@ -62,7 +62,7 @@ public final class Visitor {
     }
 
     /** Begins anew, as somebody who was thrown out does. */
-    void signIn() {
+    public void signIn() {
         client = HttpClient.newBuilder()
                 .cookieHandler(new CookieManager())
                 .followRedirects(HttpClient.Redirect.NEVER)

@@ -2,10 +2,16 @@ package app.layette.web.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.layette.web.fuzz.Visitor;
+import app.layette.web.fuzz.Visitor.Answer;
 import app.layette.web.support.Desk;
 import app.layette.web.support.RunningApp;
 import com.microsoft.playwright.options.FilePayload;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -49,6 +55,53 @@ class RightsIT {
             desk.click(".correcting button:has-text('Keep the correction')");
             desk.open(fitting + "/handout");
             assertThat(desk.page().textContent("main")).contains("Corrected on", "after it was set with you");
+        }
+    }
+
+    /** Sent once more, as a browser does that never heard the answer. */
+    @Test
+    void aPhotographThatWasTakenBackDoesNotReturn() throws IOException {
+        String fitting = app.ask(
+                "select f.id from fitting f join family a on a.id = f.family_id" + " where a.child_name = 'Bramwell'");
+        String photo = "00000000-0000-4000-8000-0000000000f1";
+        byte[] picture = Files.readAllBytes(Path.of("..", "docs", "screenshots", "fitting-side.png"));
+        Visitor marit = new Visitor(app.address(), "marit", Desk.PASSWORD);
+        String photos = "/fittings/" + fitting + "/photos";
+        Map<String, String> fields = Map.of("about", "other", "id", photo, "seen", "1");
+        marit.upload(photos, fields, "photo", "a.png", picture);
+        assertThat(marit.get(photos + "/" + photo).status()).isEqualTo(200);
+        marit.post(
+                "/fittings/" + fitting + "/record/corrections",
+                Map.of("corrects", photo, "withdraw", "yes", "why", "the wrong child", "of", "u1", "seen", "1"));
+        assertThat(marit.get(photos + "/" + photo).status()).isEqualTo(404);
+        marit.upload(photos, fields, "photo", "a.png", picture);
+        assertThat(marit.get(photos + "/" + photo).status()).isEqualTo(404);
+        assertThat(app.newestKinds("Bramwell", 3)).containsExactly("photoTaken", "noted", "withdrawn");
+        // Nor does one come without its picture.
+        Answer bare = marit.post(
+                "/fittings/" + fitting + "/entries",
+                Map.of("kind", "photoTaken", "of", "u1", "photo", photo, "about", "other", "sha256", "0".repeat(64)));
+        assertThat(bare.status()).isEqualTo(422);
+    }
+
+    @Test
+    void aCrashSinceStopsTheFamilyAndIsDueAndLeavesTheSealWhole() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").click("text=Ottilie");
+            String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
+            desk.open(fitting + "/record");
+            desk.page().click("summary:has-text('It was in a crash since')");
+            desk.page().fill("[name=on]", "32 Dec");
+            desk.click("button:has-text('Note the crash')");
+            assertThat(desk.page().textContent("main")).contains("32 Dec");
+            desk.page().fill("[name=on]", "today");
+            desk.click("button:has-text('Note the crash')");
+            assertThat(desk.page().textContent("main")).contains("Sealed, and the seal holds", "In a crash since");
+            desk.open(fitting + "/handout");
+            assertThat(desk.page().textContent("main")).contains("Stop using this seat");
+            assertThat(desk.page().locator(".panels").count()).isZero();
+            desk.open("/due");
+            assertThat(desk.page().textContent("main")).contains("the seat is not used any more");
         }
     }
 
