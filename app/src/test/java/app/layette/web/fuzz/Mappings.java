@@ -8,8 +8,7 @@ import java.util.List;
 import org.springframework.beans.factory.annotation.AnnotatedBeanDefinition;
 import org.springframework.context.annotation.ClassPathScanningCandidateComponentProvider;
 import org.springframework.core.annotation.AnnotatedElementUtils;
-import org.springframework.core.type.filter.AnnotationTypeFilter;
-import org.springframework.mock.env.MockEnvironment;
+import org.springframework.core.type.classreading.MetadataReader;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestMethod;
@@ -45,10 +44,13 @@ public final class Mappings {
 
     /** Every address, in a lasting order. */
     public static List<Mapping> all() {
-        ClassPathScanningCandidateComponentProvider scanner = new ClassPathScanningCandidateComponentProvider(false);
-        // As the demo runs, which has every address.
-        scanner.setEnvironment(new MockEnvironment().withProperty("layette.mode", "demo"));
-        scanner.addIncludeFilter(new AnnotationTypeFilter(Controller.class));
+        ClassPathScanningCandidateComponentProvider scanner = new ClassPathScanningCandidateComponentProvider(false) {
+            /** Those too that run in the demo alone. */
+            @Override
+            protected boolean isCandidateComponent(MetadataReader reader) {
+                return reader.getAnnotationMetadata().hasAnnotation(Controller.class.getName());
+            }
+        };
         List<Mapping> all = new ArrayList<>(OUTSIDE);
         scanner.findCandidateComponents("app.layette").stream()
                 .map(bean -> type(((AnnotatedBeanDefinition) bean).getMetadata().getClassName()))
