@@ -11,6 +11,9 @@ const isPage = (request, url) =>
   request.mode === "navigate" && (url.pathname === "/" || url.pathname.startsWith("/fittings/"));
 
 const MOST_KEPT = 80;
+// No session lasts longer, and no page of it.
+const LONGEST_KEPT_MS = 12 * 3600 * 1000;
+const isOld = (response) => Date.now() - Date.parse(response.headers.get("Date") ?? "") > LONGEST_KEPT_MS;
 
 const forgetOldest = async (cache) => {
   const keys = await cache.keys();
@@ -21,6 +24,10 @@ const networkFirst = async (request, name) => {
   const cache = await caches.open(name);
   try {
     const response = await fetch(request);
+    if (name === PAGES && response.redirected && new URL(response.url).pathname === "/sign-in") {
+      // The session is over: so is what was kept of it.
+      await caches.delete(PAGES);
+    }
     if (response.ok && !response.redirected) {
       await cache.put(request, response.clone());
       await forgetOldest(cache);
@@ -29,7 +36,9 @@ const networkFirst = async (request, name) => {
   } catch (error) {
     // The very page first; else the same fitting at another step.
     const kept = (await cache.match(request)) ?? (await cache.match(request, { ignoreSearch: name === PAGES }));
-    if (kept) {
+    if (kept && name === PAGES && isOld(kept)) {
+      await caches.delete(PAGES);
+    } else if (kept) {
       return kept;
     }
     throw error;

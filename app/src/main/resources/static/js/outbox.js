@@ -39,6 +39,9 @@ window.layette = window.layette ?? {};
     show();
   };
 
+  // Pages kept for reading without a connection belong to the session: they go with it.
+  const forgetPages = () => navigator.serviceWorker?.controller?.postMessage("forget");
+
   // An id of one's own, on a page without HTTPS too.
   const newId = () => {
     const bytes = crypto.getRandomValues(new Uint8Array(16));
@@ -378,6 +381,7 @@ window.layette = window.layette ?? {};
       return false;
     }
     if (response === null) {
+      forgetPages();
       signedOut = true;
       wait(item);
       return false;
@@ -548,6 +552,7 @@ window.layette = window.layette ?? {};
 
   window.layette.isSignedOut = () => signedOut;
   window.layette.signedOut = () => {
+    forgetPages();
     signedOut = true;
     show();
   };
@@ -556,8 +561,6 @@ window.layette = window.layette ?? {};
 
   if (navigator.serviceWorker) {
     navigator.serviceWorker.register("/sw.js");
-    document.querySelector("[data-sign-out]")?.addEventListener("submit", () =>
-      navigator.serviceWorker.controller?.postMessage("forget"),
-    );
+    document.querySelector("[data-sign-out]")?.addEventListener("submit", forgetPages);
   }
 })();

@@ -41,7 +41,8 @@ public class Security {
             Users users,
             Attempts attempts,
             Clock clock,
-            @Value("${layette.session.longest:12h}") Duration longest)
+            @Value("${layette.session.longest:12h}") Duration longest,
+            @Value("${spring.session.timeout:2h}") Duration idle)
             throws Exception {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(
                                 "/sign-in",
@@ -67,7 +68,7 @@ public class Security {
                         .authenticated())
                 .formLogin(form -> form.loginPage("/sign-in").defaultSuccessUrl("/", false))
                 .addFilterBefore(new SlowedSignIn(attempts), UsernamePasswordAuthenticationFilter.class)
-                .addFilterBefore(new StillHere(users, clock, longest), AuthorizationFilter.class)
+                .addFilterBefore(new StillHere(users, clock, longest, idle), AuthorizationFilter.class)
                 // Nobody has a session who has not signed in: reading a family's page leaves no row behind.
                 .requestCache(cache -> cache.requestCache(pagesAlone()))
                 .csrf(csrf -> csrf.csrfTokenRepository(tokens()))

@@ -27,6 +27,10 @@ final class StillHere extends OncePerRequestFilter {
     /** Says whose entry it is that the browser kept. */
     static final String BY = "Layette-By";
 
+    private static final String ACTED = "layette.acted";
+    /** Often enough for hours, and seldom enough for the database. */
+    private static final Duration NOTED_EACH = Duration.ofMinutes(1);
+
     private static final String OTHERS =
             "<main><p>That was entered by somebody else. It waits until they sign in here again.</p></main>";
 
@@ -36,13 +40,16 @@ final class StillHere extends OncePerRequestFilter {
     private final Users users;
     private final Clock clock;
     private final Duration longest;
+    private final Duration idle;
 
     /**
      * Asks these users.
      *
      * @param longest how long a session lasts at most, however much is done in it
+     * @param idle after how long without anything done it is over
      */
-    StillHere(Users users, Clock clock, Duration longest) {
+    StillHere(Users users, Clock clock, Duration longest, Duration idle) {
+        this.idle = idle;
         this.users = users;
         this.clock = clock;
         this.longest = longest;
@@ -60,7 +67,7 @@ final class StillHere extends OncePerRequestFilter {
                 .filter(User::works)
                 .filter(before::knowsPasswordOf)
                 .map(user -> new SignedIn(user, LocalDate.now(clock.withZone(LAST_ON_EARTH))));
-        if (today.isEmpty() || isOver(request.getSession(false))) {
+        if (today.isEmpty() || isOver(request)) {
             SecurityContextHolder.clearContext();
             Optional.ofNullable(request.getSession(false)).ifPresent(HttpSession::invalidate);
             chain.doFilter(request, response);
@@ -81,10 +88,26 @@ final class StillHere extends OncePerRequestFilter {
         chain.doFilter(request, response);
     }
 
-    /** Begun on signing in, because nobody has a session before. */
-    private boolean isOver(HttpSession session) {
-        return session != null
-                && clock.instant()
-                        .isAfter(Instant.ofEpochMilli(session.getCreationTime()).plus(longest));
+    /**
+     * Begun on signing in, because nobody has a session before. A page that only asks whether a colleague added anything
+     * keeps no session awake: what counts is what somebody did.
+     */
+    private boolean isOver(HttpServletRequest request) {
+        HttpSession session = request.getSession(false);
+        if (session == null) {
+            return false;
+        }
+        Instant now = clock.instant();
+        Instant acted = session.getAttribute(ACTED) instanceof Long at
+                ? Instant.ofEpochMilli(at)
+                : Instant.ofEpochMilli(session.getCreationTime());
+        boolean over =
+                now.isAfter(Instant.ofEpochMilli(session.getCreationTime()).plus(longest))
+                        || now.isAfter(acted.plus(idle));
+        boolean onlyAsks = request.getServletPath().endsWith("/changes");
+        if (!over && !onlyAsks && now.isAfter(acted.plus(NOTED_EACH))) {
+            session.setAttribute(ACTED, now.toEpochMilli());
+        }
+        return over;
     }
 }

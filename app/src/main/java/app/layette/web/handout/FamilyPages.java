@@ -49,6 +49,10 @@ class FamilyPages {
 
     @Transactional
     void make(UUID fitting, LocalDate today) {
+        // Two hands at once make one after the other: of a family's pages one is open.
+        entities.createNativeQuery("select id from fitting where id = :id for update", UUID.class)
+                .setParameter("id", fitting)
+                .getSingleResult();
         revoke(fitting);
         byte[] token = new byte[TOKEN_BYTES];
         random.nextBytes(token);

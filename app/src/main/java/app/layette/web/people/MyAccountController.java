@@ -5,12 +5,14 @@ import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -29,8 +31,17 @@ class MyAccountController {
     private final Passwords passwords;
     private final Sessions sessions;
     private final Viewing viewing;
+    private final Duration idle;
+    private final Duration longest;
 
-    MyAccountController(Passwords passwords, Sessions sessions, Viewing viewing) {
+    MyAccountController(
+            Passwords passwords,
+            Sessions sessions,
+            Viewing viewing,
+            @Value("${spring.session.timeout:2h}") Duration idle,
+            @Value("${layette.session.longest:12h}") Duration longest) {
+        this.idle = idle;
+        this.longest = longest;
         this.passwords = passwords;
         this.sessions = sessions;
         this.viewing = viewing;
@@ -112,6 +123,8 @@ class MyAccountController {
         page.addObject("shown", user.displayName());
         page.addObject("over", user.isCertificateOver());
         page.addObject("leads", user.isLead());
+        page.addObject("idle", spoken(idle));
+        page.addObject("longest", spoken(longest));
         page.addObject(
                 "wrong",
                 refused.map(reason -> wording().say("password." + reason)).orElse(""));
@@ -122,6 +135,10 @@ class MyAccountController {
                                 each.key(), time(each.since(), zone), time(each.lastUsed(), zone), each.here()))
                         .toList());
         return page;
+    }
+
+    private static String spoken(Duration time) {
+        return time.toMinutesPart() == 0 ? time.toHours() + " h" : time.toMinutes() + " min";
     }
 
     private static String time(Instant at, ZoneId zone) {

@@ -43,6 +43,7 @@ import tools.jackson.databind.node.ObjectNode;
 @Service
 public class Shelf {
     private static final int MOST_PARSED_SHEETS = 2_000;
+    private static final int FARTHEST_AHEAD = 100;
     private static final int LONGEST_SHEET = 1_000_000;
 
     /** What a fitting has that began without a sheet. */
@@ -122,7 +123,8 @@ public class Shelf {
     }
 
     /**
-     * Takes a sheet in. What a lead brings keeps its status; what anybody else brings is a draft until a lead confirms it.
+     * Takes a sheet in. What a lead brings keeps its status and number; what anybody else brings is a draft, under the next
+     * number of its id, until a lead confirms it. Words that are here already are not taken in again.
      *
      * @throws RefusedDocumentException when it is no sheet, breaks its schema, or another document holds its version
      */
@@ -135,7 +137,16 @@ public class Shelf {
         DocumentKind kind = DocumentKind.of(document)
                 .filter(each -> each == DocumentKind.SEAT_SHEET || each == DocumentKind.VEHICLE_SHEET)
                 .orElseThrow(() -> refused("(document)", "no sheet", "allowed is a seat sheet or a vehicle sheet"));
-        String text = author.role() == Author.Role.LEAD ? json : asDraft(document);
+        boolean confirms = author.role() == Author.Role.LEAD;
+        List<SheetRow> held =
+                confirms ? List.of() : held(point, document.path("id").asString(""));
+        Optional<SheetRow> same = held.stream()
+                .filter(row -> words(Schemas.parse(row.document())).equals(words(document)))
+                .findFirst();
+        if (same.isPresent()) {
+            return new SheetVersion(same.get().key().id(), same.get().key().version());
+        }
+        String text = confirms ? json : asDraft(held, (ObjectNode) document);
         return kind == DocumentKind.SEAT_SHEET ? takeInSeat(point, text, author) : takeInCar(point, text, author);
     }
 
@@ -172,6 +183,16 @@ public class Shelf {
                         "another document holds this version of " + sheet.id() + "; allowed is a higher one");
             }
             return;
+        }
+        int highest = rows.versionKeys(point, kind, List.of(sheet.id())).stream()
+                .mapToInt(SheetRow.Key::version)
+                .max()
+                .orElse(0);
+        if (sheet.version() > highest + FARTHEST_AHEAD) {
+            throw refused(
+                    "/version",
+                    String.valueOf(sheet.version()),
+                    "allowed is up to " + (highest + FARTHEST_AHEAD) + ": a number far ahead bars the ones before it");
         }
         rows.save(new SheetRow(key, status, title, hash, json, author.id(), clock.instant()));
         forgetUnlessKept(key);
@@ -231,8 +252,27 @@ public class Shelf {
         parsed.invalidate(draft.key());
     }
 
-    private static String asDraft(JsonNode document) {
-        return ((ObjectNode) document.deepCopy()).put("status", "draft").toString();
+    /**
+     * A draft, under a number of our own giving: whoever may not confirm must not take the number of what will be
+     * confirmed, nor run ahead of it.
+     */
+    private static String asDraft(List<SheetRow> held, ObjectNode document) {
+        int given = held.stream().mapToInt(row -> row.key().version()).max().orElse(0) + 1;
+        return document.deepCopy().put("status", "draft").put("version", given).toString();
+    }
+
+    private List<SheetRow> held(UUID point, String id) {
+        return Arrays.stream(SheetRow.Kind.values())
+                .flatMap(kind -> rows.versions(point, kind, List.of(id)).stream())
+                .toList();
+    }
+
+    /** What a sheet says, without what the shelf says of it. */
+    private static ObjectNode words(JsonNode document) {
+        ObjectNode words = (ObjectNode) document.deepCopy();
+        words.remove("version");
+        words.remove("status");
+        return words;
     }
 
     /** The newest confirmed version of each; a draft stands only where nothing is confirmed. */

@@ -302,6 +302,16 @@ class FittingsDatabaseTest extends DatabaseTest {
         assertThatThrownBy(() -> shelf.takeIn(point, thimble.replace("\"29 lb\"", "\"35 lb\""), ilse))
                 .isInstanceOf(RefusedDocumentException.class)
                 .hasMessageContaining("higher");
+        assertThat(shelf.takeIn(point, thimble, PIM))
+                .as("the same words are the same sheet")
+                .hasToString("wrenfold-thimble 3");
+        String ahead = thimble.replace("\"29 lb\"", "\"35 lb\"").replace("\"version\": 3", "\"version\": 900");
+        assertThat(shelf.takeIn(point, ahead, PIM)).as("numbers are given").hasToString("wrenfold-thimble 4");
+        assertThat(shelf.takeIn(point, ahead, PIM)).hasToString("wrenfold-thimble 4");
+        shelf.drop(point, "wrenfold-thimble", 4, PIM);
+        assertThatThrownBy(() -> shelf.takeIn(point, ahead, ilse))
+                .isInstanceOf(RefusedDocumentException.class)
+                .hasMessageContaining("103");
         shelf.takeIn(point, thimble.replace("\"wrenfold-thimble\"", "\"walk-in-seat\""), MARIT);
         assertThat(shelf.seats(point))
                 .filteredOn(sheet -> sheet.id().equals("walk-in-seat"))

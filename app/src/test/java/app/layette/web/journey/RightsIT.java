@@ -58,6 +58,25 @@ class RightsIT {
         }
     }
 
+    /** The page asks every few seconds whether a colleague added anything: that keeps no session awake. */
+    @Test
+    void aSessionInWhichNobodyDidAnythingIsOverAndItsPagesAreGoneFromTheTablet() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").click("text=Bramwell");
+            desk.page().reload();
+            String kept =
+                    "() => caches.open('layette-pages-1').then((cache) => cache.keys()).then((keys) => keys.length";
+            desk.page().waitForFunction(kept + " > 0)");
+            app.execute("update spring_session set creation_time = creation_time - 3 * 3600 * 1000");
+            desk.page().waitForFunction("() => !document.getElementById('outbox').hidden");
+            assertThat(desk.page().textContent("#outbox-note")).contains("Signed out");
+            desk.page().waitForFunction(kept + " === 0)");
+            desk.open("/");
+            assertThat(desk.page().url()).contains("/sign-in");
+            desk.forgive();
+        }
+    }
+
     /** Sent once more, as a browser does that never heard the answer. */
     @Test
     void aPhotographThatWasTakenBackDoesNotReturn() throws IOException {
