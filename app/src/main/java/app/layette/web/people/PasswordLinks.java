@@ -1,14 +1,11 @@
 package app.layette.web.people;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
+import app.layette.formats.text.Sha256;
 import java.security.SecureRandom;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.Base64;
-import java.util.HexFormat;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -41,7 +38,7 @@ class PasswordLinks {
                 .param("user", user)
                 .update();
         jdbc.sql("insert into password_link (sha256, user_id, made_at, expires_at) values (:sha, :user, :now, :end)")
-                .param("sha", hash(token))
+                .param("sha", Sha256.of(token))
                 .param("user", user)
                 .param("now", Timestamp.from(clock.instant()))
                 .param("end", Timestamp.from(clock.instant().plus(LASTS)))
@@ -53,7 +50,7 @@ class PasswordLinks {
     Optional<UUID> owner(String token) {
         return jdbc.sql(
                         "select user_id from password_link where sha256 = :sha and used_at is null and expires_at > :now")
-                .param("sha", hash(token))
+                .param("sha", Sha256.of(token))
                 .param("now", Timestamp.from(clock.instant()))
                 .query(UUID.class)
                 .optional();
@@ -64,18 +61,9 @@ class PasswordLinks {
     public boolean use(String token) {
         return jdbc.sql("update password_link set used_at = :now"
                                 + " where sha256 = :sha and used_at is null and expires_at > :now")
-                        .param("sha", hash(token))
+                        .param("sha", Sha256.of(token))
                         .param("now", Timestamp.from(clock.instant()))
                         .update()
                 == 1;
-    }
-
-    private static String hash(String token) {
-        try {
-            MessageDigest digest = MessageDigest.getInstance("SHA-256");
-            return HexFormat.of().formatHex(digest.digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("This Java has no SHA-256", e);
-        }
     }
 }

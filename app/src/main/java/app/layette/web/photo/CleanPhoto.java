@@ -1,5 +1,6 @@
 package app.layette.web.photo;
 
+import app.layette.formats.text.Sha256;
 import com.drew.imaging.ImageProcessingException;
 import com.drew.imaging.jpeg.JpegMetadataReader;
 import com.drew.metadata.MetadataException;
@@ -13,9 +14,6 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Set;
@@ -62,7 +60,7 @@ record CleanPhoto(byte[] jpeg, int width, int height, String sha256) {
         BufferedImage upright = turned(read(raw), orientation(raw));
         BufferedImage small = drawn(upright);
         byte[] jpeg = written(small);
-        return new CleanPhoto(jpeg, small.getWidth(), small.getHeight(), sha256(jpeg));
+        return new CleanPhoto(jpeg, small.getWidth(), small.getHeight(), Sha256.of(jpeg));
     }
 
     private static BufferedImage read(byte[] raw) throws RefusedPhotoException {
@@ -164,13 +162,5 @@ record CleanPhoto(byte[] jpeg, int width, int height, String sha256) {
             writer.dispose();
         }
         return out.toByteArray();
-    }
-
-    private static String sha256(byte[] bytes) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("This Java has no SHA-256", e);
-        }
     }
 }

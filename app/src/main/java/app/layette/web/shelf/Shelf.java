@@ -13,16 +13,13 @@ import app.layette.formats.document.DocumentProblem;
 import app.layette.formats.document.RefusedDocumentException;
 import app.layette.formats.document.Schemas;
 import app.layette.formats.document.SheetReader;
+import app.layette.formats.text.Sha256;
 import app.layette.web.trail.Trail;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Arrays;
-import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -173,7 +170,7 @@ public class Shelf {
             Author author) {
         refuseId(point, kind, sheet.id());
         SheetRow.Key key = new SheetRow.Key(point, kind, sheet.id(), sheet.version());
-        String hash = sha256(json);
+        String hash = Sha256.of(json);
         Optional<SheetRow> held = rows.findById(key);
         if (held.isPresent()) {
             if (!held.get().sha256().equals(hash)) {
@@ -302,14 +299,5 @@ public class Shelf {
 
     private static RefusedDocumentException refused(String place, String value, String allowed) {
         return new RefusedDocumentException(List.of(new DocumentProblem(place, value, allowed)));
-    }
-
-    private static String sha256(String text) {
-        try {
-            MessageDigest digest = MessageDigest.getInstance("SHA-256");
-            return HexFormat.of().formatHex(digest.digest(text.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("This Java has no SHA-256", e);
-        }
     }
 }

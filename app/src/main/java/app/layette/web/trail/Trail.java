@@ -1,13 +1,10 @@
 package app.layette.web.trail;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
+import app.layette.formats.text.Sha256;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -114,12 +111,6 @@ public class Trail {
     }
 
     private static String hash(String before, int seq, Instant at, String by, What what, String about) {
-        String line = String.join("\n", before, String.valueOf(seq), at.toString(), by, what.name(), about);
-        try {
-            MessageDigest digest = MessageDigest.getInstance("SHA-256");
-            return HexFormat.of().formatHex(digest.digest(line.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("This Java has no SHA-256", e);
-        }
+        return Sha256.of(String.join("\n", before, String.valueOf(seq), at.toString(), by, what.name(), about));
     }
 }

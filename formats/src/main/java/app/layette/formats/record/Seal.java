@@ -1,11 +1,9 @@
 package app.layette.formats.record;
 
+import app.layette.formats.text.Sha256;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.List;
 import org.erdtman.jcs.JsonCanonicalizer;
 
@@ -24,7 +22,7 @@ public record Seal(int lastSeq, String sha256) {
      * @param documents the first entries of a fitting, one JSON document each, in their order without a gap
      */
     public static Seal over(List<String> documents) {
-        return new Seal(documents.size(), sha256(canonical(documents)));
+        return new Seal(documents.size(), Sha256.of(canonical(documents)));
     }
 
     /** Entries as they are sealed: whoever has this file can tell its SHA-256 without this program. */
@@ -41,13 +39,5 @@ public record Seal(int lastSeq, String sha256) {
     public boolean holds(List<String> documents) {
         return documents.size() >= lastSeq
                 && over(documents.subList(0, lastSeq)).sha256.equals(sha256);
-    }
-
-    private static String sha256(byte[] bytes) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("This Java has no SHA-256", e);
-        }
     }
 }
