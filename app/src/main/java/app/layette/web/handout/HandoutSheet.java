@@ -82,6 +82,11 @@ public record HandoutSheet(
         return face == Face.LEFT_OPEN;
     }
 
+    /** Whether there is a ride to explain: not while something is still wrong, and never after a crash. */
+    public boolean isUsed() {
+        return !isLeftOpen() && crashed.isEmpty();
+    }
+
     static HandoutSheet of(Fittings.Planned fitting, Point point, Wording words, Locale locale) {
         FittingPlan plan = fitting.plan();
         Situation situation = plan.situation();
@@ -215,6 +220,11 @@ public record HandoutSheet(
                         "later", Argument.of(breaks.laterMinutes() / 60.0)));
     }
 
+    /** The loop's name in the family's language; the label says already that it is a loop. */
+    private static String loop(Situation situation, Fact.SlotsSet set, String language) {
+        return set.loop() == null ? "" : named(situation, set.loop(), language).replaceFirst(" loop$", "");
+    }
+
     private static List<Setting> settings(Situation situation, Wording words, String language) {
         List<Setting> settings = new ArrayList<>();
         situation
@@ -243,15 +253,7 @@ public record HandoutSheet(
                                         : "handout.slotAndLoop",
                                 Map.of(
                                         "slot", Argument.of(set.value().leftShell()),
-                                        "loop",
-                                                Argument.of(
-                                                        set.value().loop() == null
-                                                                ? ""
-                                                                : named(
-                                                                        situation,
-                                                                        set.value()
-                                                                                .loop(),
-                                                                        language))))));
+                                        "loop", Argument.of(loop(situation, set.value(), language))))));
         situation
                 .newest(Fact.CrotchSet.class)
                 .ifPresent(set -> add(

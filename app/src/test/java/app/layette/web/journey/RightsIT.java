@@ -118,7 +118,9 @@ class RightsIT {
             assertThat(desk.page().textContent("main")).contains("Sealed, and the seal holds", "In a crash since");
             desk.open(fitting + "/handout");
             assertThat(desk.page().textContent("main")).contains("Stop using this seat");
-            assertThat(desk.page().locator(".panels").count()).isZero();
+            assertThat(desk.page().locator(".panels, .rides, .line, .behind").count())
+                    .as("nothing that explains a ride")
+                    .isZero();
             desk.open("/due");
             assertThat(desk.page().textContent("main")).contains("the seat is not used any more");
         }
