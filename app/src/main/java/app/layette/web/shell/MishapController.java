@@ -32,12 +32,12 @@ class MishapController implements ErrorController {
                 ? HttpStatus.valueOf(code)
                 : HttpStatus.NOT_FOUND;
         ModelAndView page = new ModelAndView("error", status);
-        page.addObject("title", title(status));
+        page.addObject("heading", heading(status));
         page.addObject("sentence", sentence(request, status));
         return page;
     }
 
-    private static String title(HttpStatus status) {
+    private static String heading(HttpStatus status) {
         return switch (status) {
             case NOT_FOUND -> "There is nothing here";
             case FORBIDDEN -> "Not yours to do";

@@ -45,7 +45,7 @@ class FuzzIT {
     private static final byte[] NO_PHOTO = "no photograph".getBytes(StandardCharsets.UTF_8);
 
     private final long seed = Long.getLong("layette.fuzz.seed", 1);
-    private final int requests = Integer.getInteger("layette.fuzz.requests", 1500);
+    private final int requests = Integer.getInteger("layette.fuzz.requests", 1000);
     private final List<Mapping> mappings = Mappings.all();
     private final List<JsonNode> documents = documents();
     private final AtomicInteger sent = new AtomicInteger();
