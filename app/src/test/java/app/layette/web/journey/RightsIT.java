@@ -182,7 +182,8 @@ class RightsIT {
                     .request()
                     .get(app.address() + "/sheets/wrenfold-thimble.json")
                     .text();
-            String newer = sheet.replaceFirst("\"version\"\\s*:\\s*\\d+", "\"version\": 99");
+            String newer = sheet.replaceFirst("\"version\"\\s*:\\s*\\d+", "\"version\": 99")
+                    .replaceFirst("29 lb", "35 lb");
             bring(desk, "newer.json", newer);
             assertThat(desk.page().textContent("tr:has-text('Wrenfold Thimble')"))
                     .contains("confirmed")
@@ -193,7 +194,7 @@ class RightsIT {
             String own = newer.replaceFirst("\"wrenfold-thimble\"", "\"pims-seat\"");
             bring(desk, "own.json", own);
             desk.click("tr:has-text('pims-seat') button:has-text('drop')");
-            assertThat(desk.page().textContent("main")).contains("Dropped: pims-seat 99");
+            assertThat(desk.page().textContent("main")).contains("Dropped: pims-seat 1");
             assertThat(desk.page().locator("tr:has-text('pims-seat')").count()).isZero();
         }
     }
