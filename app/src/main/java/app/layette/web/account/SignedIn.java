@@ -36,7 +36,8 @@ public final class SignedIn extends User {
 
     /** Whether this is still that user's password. */
     boolean knowsPasswordOf(app.layette.web.account.User user) {
-        return passwordPrint.equals(print(user));
+        // A session of an earlier version may have none.
+        return print(user).equals(passwordPrint);
     }
 
     private static String print(app.layette.web.account.User user) {
