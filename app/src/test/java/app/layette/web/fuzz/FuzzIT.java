@@ -71,7 +71,9 @@ class FuzzIT {
             workers.shutdown();
             Answer after = new Visitor(app.address(), "", "").get("/actuator/health");
             report(after);
-            assertThat(errors).as("errors of the server").isEmpty();
+            assertThat(errors)
+                    .as("errors of the server, and what took too long")
+                    .isEmpty();
             assertThat(after.status()).as("still well afterwards").isEqualTo(200);
         } finally {
             app.kill();
@@ -83,7 +85,14 @@ class FuzzIT {
         result.put("seed", seed);
         result.put("requests", sent.get());
         result.put(
-                "serverErrors", errors.values().stream().mapToInt(each -> each).sum());
+                "serverErrors",
+                statuses.entrySet().stream()
+                        .filter(each -> each.getKey() >= 500)
+                        .mapToInt(Map.Entry::getValue)
+                        .sum());
+        result.put(
+                "tooSlow",
+                errors.keySet().stream().filter(each -> each.startsWith("slow")).count());
         result.put("slowestMs", slowest.get());
         result.put("healthyAfter", after.status() == 200);
         result.put("statuses", statuses);
