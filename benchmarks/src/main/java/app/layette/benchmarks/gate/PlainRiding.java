@@ -169,6 +169,8 @@ final class PlainRiding extends PlainFitting {
                 case CARRIER_ON_AND_OFF -> method.isOnBase();
                 case READ_LEVEL -> method.isReclined();
                 case BASELESS_ONCE -> method.isBaseless();
+                // Told at the bedside, where there is no car to show it in.
+                case SLOT, INSERT, HANDLE_FOR_DRIVING, LIMITS, GROWING_OUT, ADDITIONS, REGISTRATION_CARD -> false;
                 default -> true;
             };
             Optional<Line> taught =
