@@ -24,8 +24,8 @@ const networkFirst = async (request, name) => {
   const cache = await caches.open(name);
   try {
     const response = await fetch(request);
-    if (name === PAGES && response.redirected && new URL(response.url).pathname === "/sign-in") {
-      // The session is over: so is what was kept of it.
+    if (name === PAGES && response.type === "opaqueredirect") {
+      // A page leads elsewhere only where nobody is signed in any more: what was kept of the session is over with it.
       await caches.delete(PAGES);
     }
     if (response.ok && !response.redirected) {

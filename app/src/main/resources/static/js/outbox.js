@@ -386,7 +386,7 @@ window.layette = window.layette ?? {};
       wait(item);
       return false;
     }
-    if (response.status === 409) {
+    if (response.status === 409 && response.headers.has("Layette-By")) {
       // Somebody else is signed in here by now, in another tab: it waits for its person.
       wait(item);
       steady.say("Somebody else is signed in here. What you entered waits for you; load the page anew.");

@@ -76,6 +76,8 @@ final class StillHere extends OncePerRequestFilter {
         String by = request.getHeader(BY);
         if (by != null && !by.equals(today.get().author().id())) {
             response.setStatus(HttpServletResponse.SC_CONFLICT);
+            // Tells this refusal, which waits for its person, from one that would wait for ever.
+            response.setHeader(BY, today.get().author().id());
             response.setContentType(MediaType.TEXT_HTML_VALUE);
             response.getWriter().write(OTHERS);
             return;

@@ -125,6 +125,10 @@ public class Fittings {
         Point point = viewing.point(pointId);
         Optional<Family> known = families.findByPointIdAndReference(pointId, begin.reference());
         if (known.isPresent() != begin.comesBack()) {
+            if (fittings.find(begin.id(), pointId).isPresent()) {
+                // Begun by the same form between the two looks.
+                return begin.id();
+            }
             String reason = known.isPresent() ? "TAKEN" : "UNKNOWN_FAMILY";
             throw RefusedEntryException.fields(
                     List.of(new FieldProblem("reference", begin.reference(), reason, "", "")));

@@ -79,7 +79,8 @@ class TrailController {
 
     /** Quoted, and never a formula to the program that opens the table. */
     private static String cell(String text) {
-        String harmless = text.matches("^[=+\\-@\\t].*") ? "'" + text : text;
+        boolean formula = !text.isEmpty() && "=+-@\t".indexOf(text.charAt(0)) >= 0;
+        String harmless = formula ? "'" + text : text;
         return "\"" + harmless.replace("\"", "\"\"") + "\"";
     }
 }

@@ -30,6 +30,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -71,16 +72,16 @@ class NewFittingController {
             @RequestParam Map<String, String> fields,
             @RequestParam(required = false) MultipartFile sheet) {
         EntryForm form = new EntryForm(fields, viewing.clock());
-        Reading reading = new Reading(fields, form, form.day(viewing.point(user).zone()), viewing.wording(user));
-        // A family that is refused leaves nothing behind: neither itself nor the sheet that it brought.
-        Optional<UUID> begun = transactions.execute(status -> {
-            Optional<UUID> id = begin(user, fields, sheet, form, reading);
-            if (id.isEmpty()) {
-                status.setRollbackOnly();
-            }
-            return id;
-        });
-        if (begun != null && begun.isPresent()) {
+        Reading reading = reading(user, fields, form);
+        Optional<UUID> begun;
+        try {
+            begun = wholeOrNot(user, fields, sheet, form, reading);
+        } catch (DataIntegrityViolationException twice) {
+            // The same family came in at the same moment: by now it is there, and beginning it twice is harmless.
+            reading = reading(user, fields, form);
+            begun = wholeOrNot(user, fields, sheet, form, reading);
+        }
+        if (begun.isPresent()) {
             return new ModelAndView("redirect:/fittings/" + begun.get());
         }
         ModelAndView page = page(user, fields, reading.problems);
@@ -88,6 +89,22 @@ class NewFittingController {
         page.addObject("sure", reading.sure);
         page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
         return page;
+    }
+
+    private Reading reading(SignedIn user, Map<String, String> fields, EntryForm form) {
+        return new Reading(fields, form, form.day(viewing.point(user).zone()), viewing.wording(user));
+    }
+
+    /** A family that is refused leaves nothing behind: neither itself nor the sheet that it brought. */
+    private Optional<UUID> wholeOrNot(
+            SignedIn user, Map<String, String> fields, MultipartFile sheet, EntryForm form, Reading reading) {
+        return Optional.ofNullable(transactions.execute(status -> {
+            Optional<UUID> id = begin(user, fields, sheet, form, reading);
+            if (id.isEmpty()) {
+                status.setRollbackOnly();
+            }
+            return id.orElse(null);
+        }));
     }
 
     /** The fitting that was begun; empty when something is wrong, which then stands in the reading. */

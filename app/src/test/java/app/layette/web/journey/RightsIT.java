@@ -73,6 +73,13 @@ class RightsIT {
             desk.page().waitForFunction(kept + " === 0)");
             desk.open("/");
             assertThat(desk.page().url()).contains("/sign-in");
+            // Nor do they outlive it where no page is open that would be told.
+            desk.signIn("marit").open("/").open("/shelf");
+            desk.page().waitForFunction(kept + " > 0)");
+            desk.page().context().clearCookies();
+            desk.open("/");
+            assertThat(desk.page().url()).contains("/sign-in");
+            desk.page().waitForFunction(kept + " === 0)");
             desk.forgive();
         }
     }

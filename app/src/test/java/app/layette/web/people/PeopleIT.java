@@ -2,8 +2,10 @@ package app.layette.web.people;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.layette.web.fuzz.Visitor;
 import app.layette.web.support.Desk;
 import app.layette.web.support.RunningApp;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -46,6 +48,19 @@ class PeopleIT {
             assertThat(lead.page().textContent("main")).contains("added somebody", "jonna TRAINEE", "the chain holds");
             novice.forgive();
         }
+    }
+
+    @Test
+    void theTrailAsATableIsNoFormulaToWhateverOpensIt() {
+        Visitor lead = new Visitor(app.address(), "ilse", Desk.PASSWORD);
+        Map<String, String> point = Map.of(
+                "pointName", "=1+1\nWeir Street",
+                "zone", "America/Toronto",
+                "lawCountry", "US",
+                "profile", "north-american-clinic",
+                "units", "CUSTOMARY");
+        assertThat(lead.post("/point", point).status()).isEqualTo(302);
+        assertThat(lead.get("/trail.csv").body()).contains("\"'=1+1").doesNotContain("\"=1+1");
     }
 
     @Test
