@@ -7,7 +7,6 @@ import app.layette.web.fuzz.Mappings.Mapping;
 import app.layette.web.fuzz.Visitor.Answer;
 import app.layette.web.fuzz.Visitor.Form;
 import app.layette.web.support.RunningApp;
-import app.layette.web.support.TestDatabase;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -55,7 +54,7 @@ class FuzzIT {
 
     @Test
     void nothingThatIsSentIsAnErrorOfTheServer() throws Exception {
-        RunningApp app = new RunningApp(TestDatabase.create());
+        RunningApp app = RunningApp.apart();
         app.openAnotherPoint("hale");
         try {
             ExecutorService workers = Executors.newFixedThreadPool(WORKERS);

@@ -19,12 +19,13 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.extension.BeforeEachCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.TestExecutionExceptionHandler;
 
 /**
  * The packaged application as a process of its own, with the demo data; can be killed and restarted. One serves all
  * journeys that run in this virtual machine, and every test begins with the demo data as it was loaded.
  */
-public final class RunningApp implements BeforeEachCallback {
+public final class RunningApp implements BeforeEachCallback, TestExecutionExceptionHandler {
     private static final Duration LONGEST_START = Duration.ofMinutes(4);
     private static RunningApp shared;
 
@@ -48,7 +49,7 @@ public final class RunningApp implements BeforeEachCallback {
         start();
     }
 
-    public static synchronized RunningApp shared() {
+    public static RunningApp shared() {
         if (shared == null) {
             shared = new RunningApp(TestDatabase.create());
             shared.database.keep();
@@ -56,9 +57,14 @@ public final class RunningApp implements BeforeEachCallback {
         return shared;
     }
 
+    /** One that may be broken without harm to the shared one. */
+    public static RunningApp apart() {
+        return new RunningApp(shared == null ? TestDatabase.create() : shared.database.another(), AT_ONCE);
+    }
+
     /** One whose buttons must stand as long as for real hands before a press counts. */
     public static RunningApp forHands() {
-        RunningApp app = new RunningApp(TestDatabase.create(), "400ms");
+        RunningApp app = new RunningApp(shared().database.another(), "400ms");
         app.database.keep();
         return app;
     }
@@ -69,6 +75,12 @@ public final class RunningApp implements BeforeEachCallback {
             start();
         }
         database.restore();
+    }
+
+    /** A machine far away shows nothing but the message: it has to tell what was on the screen. */
+    @Override
+    public void handleTestExecutionException(ExtensionContext context, Throwable thrown) {
+        throw new AssertionError(thrown.getMessage() + "\nOn the screen: " + Desk.lastSeen(), thrown);
     }
 
     /** The kinds of a fitting's newest entries in their order, by child's name, as they stand in the database. */
@@ -132,6 +144,9 @@ public final class RunningApp implements BeforeEachCallback {
         ProcessBuilder builder = new ProcessBuilder(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-Xmx512m",
+                "-XX:+UseSerialGC",
+                // It lives for minutes: what the slower compiler gives is never earned back.
+                "-XX:TieredStopAtLevel=1",
                 // A connection may be cut by restoring the database at any time.
                 "-Dcom.zaxxer.hikari.aliveBypassWindowMs=0",
                 "-jar",

@@ -24,6 +24,14 @@ public record TestDatabase(String port, String name, String password) {
         return made;
     }
 
+    /** A database of its own with what another one kept. */
+    public TestDatabase another() {
+        TestDatabase made =
+                new TestDatabase(port, "t_" + UUID.randomUUID().toString().replace("-", ""), password);
+        made.onServer("create database " + made.name + " template " + name + "_kept");
+        return made;
+    }
+
     public String url() {
         return "jdbc:postgresql://127.0.0.1:" + port + "/" + name;
     }
