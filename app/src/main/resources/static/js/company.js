@@ -4,7 +4,7 @@
   "use strict";
 
   const ASK_MS = 4000;
-  const { typed } = window.layette;
+  const { steady, typed } = window.layette;
   let asking = false;
 
   const ask = async () => {
@@ -22,8 +22,13 @@
       // Signed out: said once, with the way back in, and not asked again.
       if (response.type === "opaqueredirect" || response.status === 401 || response.status === 403) {
         window.layette.signedOut();
-      } else if (response.status === 200 && document.getElementById("now")?.dataset.seq === seq) {
-        typed.bring(await response.text());
+      } else if (response.status === 200) {
+        const html = await response.text();
+        steady.whenLifted(() => {
+          if (document.getElementById("now")?.dataset.seq === seq) {
+            typed.bring(html);
+          }
+        });
       }
     } catch {
       // No connection: the next time will tell.

@@ -4,6 +4,7 @@
 
   const PAUSE_MS = 160;
   const pauses = new WeakMap();
+  const { steady } = window.layette;
 
   const saidOf = (field) => {
     let said = field.parentElement.querySelector(".echo");
@@ -26,11 +27,13 @@
     try {
       const response = await fetch(`/echo?${query}`, { redirect: "error" });
       const html = response.ok ? await response.text() : "";
-      if (field.value === typed) {
-        const page = new DOMParser().parseFromString(html, "text/html").body;
-        said.textContent = page.textContent;
-        said.classList.toggle("not-read", page.querySelector(".not-read") !== null);
-      }
+      steady.whenLifted(() => {
+        if (field.value === typed) {
+          const page = new DOMParser().parseFromString(html, "text/html").body;
+          said.textContent = page.textContent;
+          said.classList.toggle("not-read", page.querySelector(".not-read") !== null);
+        }
+      });
     } catch {
       said.textContent = "";
     }

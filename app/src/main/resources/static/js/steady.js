@@ -170,5 +170,28 @@ window.layette = window.layette ?? {};
     true,
   );
 
-  window.layette.steady = { isSteady, refuse, say };
+  // What comes by itself waits until the hand is lifted: a button that moves away between press and release is missed.
+  const HELD_MS = 3000;
+  let held = 0;
+  const waiting = [];
+  const lift = () => {
+    window.clearTimeout(held);
+    held = 0;
+    waiting.splice(0).forEach((act) => act());
+  };
+  document.addEventListener(
+    "pointerdown",
+    () => {
+      window.clearTimeout(held);
+      held = window.setTimeout(lift, HELD_MS);
+    },
+    true,
+  );
+  for (const name of ["pointerup", "pointercancel"]) {
+    // The click comes after the release.
+    document.addEventListener(name, () => window.setTimeout(lift), true);
+  }
+  const whenLifted = (act) => (held ? waiting.push(act) : act());
+
+  window.layette.steady = { isSteady, refuse, say, whenLifted };
 })();

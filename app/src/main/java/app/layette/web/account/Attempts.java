@@ -15,7 +15,7 @@ import org.slf4j.LoggerFactory;
  * the same person from another address. An address that tries many accounts waits, but for those who signed in there
  * before.
  */
-final class Attempts {
+public final class Attempts {
     private static final Logger LOG = LoggerFactory.getLogger(Attempts.class);
     private static final int FREE_BY_ACCOUNT = 5;
     private static final int FREE_BY_ADDRESS = 60;
@@ -43,14 +43,15 @@ final class Attempts {
     }
 
     /** How long this account waits at this address; nothing where it may try. */
-    Duration wait(String account, String address) {
+    public Duration wait(String account, String address) {
         Duration own = left(both(account, address));
         // A fitting point shares one address: whoever signed in there before is not kept out by what others try.
         Duration all = welcome.getIfPresent(both(account, address)) == null ? left(address) : Duration.ZERO;
         return own.compareTo(all) > 0 ? own : all;
     }
 
-    void failed(String account, String address) {
+    /** Notes a failed try. */
+    public void failed(String account, String address) {
         Tries own = fail(both(account, address), FREE_BY_ACCOUNT);
         fail(address, FREE_BY_ADDRESS);
         if (own.failed() == FREE_BY_ACCOUNT) {
@@ -59,7 +60,8 @@ final class Attempts {
         }
     }
 
-    void succeeded(String account, String address) {
+    /** Forgets the failed tries of an account at an address. */
+    public void succeeded(String account, String address) {
         known.invalidate(both(account, address));
         welcome.put(both(account, address), Boolean.TRUE);
     }

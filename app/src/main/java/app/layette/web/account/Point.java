@@ -36,6 +36,9 @@ public class Point {
     @Enumerated(EnumType.STRING)
     private UnitSystem units;
 
+    @Column(name = "leads_need_second")
+    private boolean leadsNeedSecond;
+
     protected Point() {}
 
     public Point(UUID id, String name, ZoneId zone, String lawCountry, String profileId) {
@@ -97,5 +100,16 @@ public class Point {
     /** The practice profile that new fittings take. */
     public String profileId() {
         return profileId;
+    }
+
+    /** Whether a lead shows a second factor beside the password. */
+    public boolean leadsNeedSecond() {
+        return leadsNeedSecond;
+    }
+
+    /** Says whether a lead shows a second factor beside the password. */
+    public Point guardedBy(boolean second) {
+        this.leadsNeedSecond = second;
+        return this;
     }
 }

@@ -53,6 +53,9 @@ class PointController {
         now.put("units", point.units().name());
         now.put("phone", point.phone().orElse(""));
         now.put("callHours", point.callHours().orElse(""));
+        if (point.leadsNeedSecond()) {
+            now.put("leadsNeedSecond", "yes");
+        }
         return page(user, now, List.of());
     }
 
@@ -103,12 +106,14 @@ class PointController {
         points.save(points.findById(user.pointId())
                 .orElseThrow()
                 .working(name, zone.orElseThrow(), country, profile, units.orElseThrow())
-                .reachedBy(phone, hours));
+                .reachedBy(phone, hours)
+                .guardedBy(fields.containsKey("leadsNeedSecond")));
         trail.add(
                 user.pointId(),
                 user.getUsername(),
                 Trail.What.POINT_CHANGED,
-                String.join(" · ", name, zone.get().getId(), country, profile));
+                String.join(" · ", name, zone.get().getId(), country, profile)
+                        + (fields.containsKey("leadsNeedSecond") ? " · leads need a second factor" : ""));
         return new ModelAndView("redirect:/point?kept");
     }
 

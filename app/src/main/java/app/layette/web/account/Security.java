@@ -39,6 +39,7 @@ public class Security {
     public SecurityFilterChain filters(
             HttpSecurity http,
             Users users,
+            Points points,
             Attempts attempts,
             Clock clock,
             @Value("${layette.session.longest:12h}") Duration longest,
@@ -68,7 +69,7 @@ public class Security {
                         .authenticated())
                 .formLogin(form -> form.loginPage("/sign-in").defaultSuccessUrl("/", false))
                 .addFilterBefore(new SlowedSignIn(attempts), UsernamePasswordAuthenticationFilter.class)
-                .addFilterBefore(new StillHere(users, clock, longest, idle), AuthorizationFilter.class)
+                .addFilterBefore(new StillHere(users, points, clock, longest, idle), AuthorizationFilter.class)
                 // Nobody has a session who has not signed in: reading a family's page leaves no row behind.
                 .requestCache(cache -> cache.requestCache(pagesAlone()))
                 .csrf(csrf -> csrf.csrfTokenRepository(tokens()))
@@ -96,7 +97,7 @@ public class Security {
     }
 
     /** Whether somebody is looking at what comes back, not a script. */
-    private static boolean isPage(HttpServletRequest request) {
+    static boolean isPage(HttpServletRequest request) {
         return request.getHeader("HX-Request") == null
                 && String.valueOf(request.getHeader("Accept")).contains("text/html");
     }
@@ -104,7 +105,7 @@ public class Security {
     private static CsrfTokenRepository tokens() {
         CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
         tokens.setCookieCustomizer(cookie -> cookie.sameSite("Lax"));
-        return tokens;
+        return new GivenWithPages(tokens);
     }
 
     /** Somebody whose sign-in page is older than the browser's token signs in once more; that is no offence. */

@@ -1,5 +1,6 @@
 package app.layette.web.account;
 
+import app.layette.core.entry.Author;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -38,6 +39,7 @@ final class StillHere extends OncePerRequestFilter {
     static final ZoneOffset LAST_ON_EARTH = ZoneOffset.ofHours(-12);
 
     private final Users users;
+    private final Points points;
     private final Clock clock;
     private final Duration longest;
     private final Duration idle;
@@ -48,7 +50,8 @@ final class StillHere extends OncePerRequestFilter {
      * @param longest how long a session lasts at most, however much is done in it
      * @param idle after how long without anything done it is over
      */
-    StillHere(Users users, Clock clock, Duration longest, Duration idle) {
+    StillHere(Users users, Points points, Clock clock, Duration longest, Duration idle) {
+        this.points = points;
         this.idle = idle;
         this.users = users;
         this.clock = clock;
@@ -63,10 +66,9 @@ final class StillHere extends OncePerRequestFilter {
             chain.doFilter(request, response);
             return;
         }
-        Optional<SignedIn> today = users.findById(before.userId())
-                .filter(User::works)
-                .filter(before::knowsPasswordOf)
-                .map(user -> new SignedIn(user, LocalDate.now(clock.withZone(LAST_ON_EARTH))));
+        Optional<User> user =
+                users.findById(before.userId()).filter(User::works).filter(before::knowsPasswordOf);
+        Optional<SignedIn> today = user.map(each -> new SignedIn(each, LocalDate.now(clock.withZone(LAST_ON_EARTH))));
         if (today.isEmpty() || isOver(request)) {
             SecurityContextHolder.clearContext();
             Optional.ofNullable(request.getSession(false)).ifPresent(HttpSession::invalidate);
@@ -82,12 +84,38 @@ final class StillHere extends OncePerRequestFilter {
             response.getWriter().write(OTHERS);
             return;
         }
+        Optional<String> first = asksFirst(user.get(), request);
+        if (first.isPresent()) {
+            if (Security.isPage(request)) {
+                response.sendRedirect(first.get());
+            } else {
+                response.setStatus(HttpServletResponse.SC_UNAUTHORIZED);
+            }
+            return;
+        }
         // For this request alone: what the session keeps is who signed in, not what they may do.
         SecurityContext now = SecurityContextHolder.createEmptyContext();
         now.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
                 today.get(), null, today.get().getAuthorities()));
         SecurityContextHolder.setContext(now);
         chain.doFilter(request, response);
+    }
+
+    /** The page that comes before everything else; empty where all that is needed was shown. */
+    private Optional<String> asksFirst(User user, HttpServletRequest request) {
+        String path = request.getServletPath();
+        if (SecondStep.isPassed(request)) {
+            return Optional.empty();
+        }
+        if (user.hasSecondFactor()) {
+            return SecondStep.isOpenToHalf(path) ? Optional.empty() : Optional.of("/sign-in/code");
+        }
+        boolean hasToSetUp = user.role() == Author.Role.LEAD
+                && !SecondStep.isOpenToSetUp(path)
+                && points.findById(user.pointId())
+                        .filter(Point::leadsNeedSecond)
+                        .isPresent();
+        return hasToSetUp ? Optional.of("/account/second?needed") : Optional.empty();
     }
 
     /**

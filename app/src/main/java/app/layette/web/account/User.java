@@ -45,6 +45,9 @@ public class User {
     @Column(name = "retired_at")
     private Instant retiredAt;
 
+    @Column(name = "second_factor")
+    private boolean secondFactor;
+
     protected User() {}
 
     public User(UUID pointId, String name, String displayName, String passwordHash, Author.Role role) {
@@ -124,6 +127,17 @@ public class User {
     /** Sets the hash of a new password; whoever is signed in with the old one is out. */
     public User signInWith(String hash) {
         this.passwordHash = hash;
+        return this;
+    }
+
+    /** Whether something is asked beside the password. */
+    public boolean hasSecondFactor() {
+        return secondFactor;
+    }
+
+    /** Says whether something is asked beside the password. */
+    public User guardedBy(boolean second) {
+        this.secondFactor = second;
         return this;
     }
 }

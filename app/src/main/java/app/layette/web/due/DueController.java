@@ -107,7 +107,7 @@ class DueController {
         model.addAttribute("lines", lines);
         model.addAttribute("chosen", lines.stream().anyMatch(Line::chosen));
         model.addAttribute("most", MOST_SHOWN);
-        model.addAttribute("mail", mail.isThere());
+        model.addAttribute("mail", mail.way().name());
         model.addAttribute(
                 "feed",
                 address.of(

@@ -131,6 +131,15 @@ class DueItems {
                 .findFirst();
     }
 
+    /** Whether a mark with this id was noted before. */
+    boolean isMarked(UUID id) {
+        return jdbc.sql("select count(*) from due_mark where id = :id")
+                        .param("id", id)
+                        .query(Long.class)
+                        .single()
+                > 0;
+    }
+
     /** Notes a mark; false when it was noted before. */
     boolean mark(UUID id, Mark mark, Instant at) {
         return jdbc.sql("insert into due_mark (id, fitting_id, what, due_on, kind, until, note, by_user, at, day)"

@@ -1,6 +1,7 @@
 package app.layette.web.due;
 
 import app.layette.core.finding.Argument;
+import app.layette.core.fitting.DatedEvent;
 import app.layette.formats.calendar.FollowUps;
 import app.layette.formats.calendar.FollowUps.FollowUp;
 import app.layette.formats.wording.Wording;
@@ -32,7 +33,10 @@ public class FollowUpCalendar {
     /** What a family has before it, in its own words; there is no name in it. */
     @Transactional(readOnly = true)
     public String ofFamily(UUID fitting, Wording words) {
-        return calendar(items.of(fitting), item -> words.say(item.what()), words);
+        List<DueItems.Item> theirs = items.of(fitting).stream()
+                .filter(item -> DatedEvent.isForTheFamily(item.what()))
+                .toList();
+        return calendar(theirs, item -> words.say(item.what()), words);
     }
 
     /** What a fitting point has before it: references alone, since calendars are shared more than one thinks. */

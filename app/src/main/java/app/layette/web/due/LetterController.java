@@ -5,13 +5,16 @@ import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.Fittings;
+import app.layette.web.fitting.LetterAddresses;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -35,8 +38,17 @@ class LetterController {
     private final Mail mail;
     private final Viewing viewing;
     private final TransactionTemplate transactions;
+    private final LetterAddresses addresses;
+    private final Set<UUID> underWay = ConcurrentHashMap.newKeySet();
 
-    LetterController(DueItems items, Fittings fittings, Mail mail, Viewing viewing, TransactionTemplate transactions) {
+    LetterController(
+            DueItems items,
+            Fittings fittings,
+            Mail mail,
+            Viewing viewing,
+            TransactionTemplate transactions,
+            LetterAddresses addresses) {
+        this.addresses = addresses;
         this.items = items;
         this.fittings = fittings;
         this.mail = mail;
@@ -63,7 +75,10 @@ class LetterController {
         Wording words = new Wording(
                 spanish ? Locale.forLanguageTag("es") : Locale.ENGLISH,
                 viewing.wording(user).units());
-        model.addAttribute("mail", mail.isThere());
+        model.addAttribute("mail", mail.way().name());
+        if (!model.containsAttribute("address")) {
+            model.addAttribute("address", addresses.of(fitting));
+        }
         model.addAttribute("fitting", fitting);
         model.addAttribute("child", planned.childName());
         model.addAttribute("reference", planned.reference());
@@ -98,6 +113,7 @@ class LetterController {
             @RequestParam UUID id,
             @RequestParam String what,
             @RequestParam LocalDate dueOn,
+            @RequestParam(defaultValue = "") String address,
             @RequestParam(defaultValue = "") String subject,
             @RequestParam(defaultValue = "") String body,
             @RequestParam(defaultValue = "en") String lang,
@@ -107,11 +123,21 @@ class LetterController {
         List<String> problems = new ArrayList<>();
         check("subject", subject, LONGEST_SUBJECT, words, problems);
         check("body", body, LONGEST_BODY, words, problems);
-        if (!mail.isThere()) {
+        boolean addressed = mail.way() == Mail.Way.TO_AN_ADDRESS;
+        if (mail.way() == Mail.Way.NONE) {
             problems.add(words.say("letter.refused.noMail"));
+        }
+        if (addressed && !mail.takes(address.strip())) {
+            problems.add(words.say("letter.refused.address", Map.of("address", Argument.of(address))));
+        }
+        Mail.Letter letter =
+                new Mail.Letter(planned.reference(), addressed ? address.strip() : "", subject.strip(), body.strip());
+        if (problems.isEmpty() && !sendOnce(id, user.pointId(), letter)) {
+            problems.add(words.say("letter.refused.notTaken"));
         }
         if (!problems.isEmpty()) {
             after.addFlashAttribute("refused", problems);
+            after.addFlashAttribute("address", address);
             after.addFlashAttribute("subject", subject);
             after.addFlashAttribute("body", body);
             after.addAttribute("what", what);
@@ -129,12 +155,32 @@ class LetterController {
                 user.author().id(),
                 viewing.today(viewing.point(user)));
         transactions.executeWithoutResult(status -> {
-            // Sent twice it is one letter.
-            if (items.mark(id, written, viewing.clock().instant())) {
-                mail.send(user.pointId(), new Mail.Letter(planned.reference(), subject.strip(), body.strip()));
+            items.mark(id, written, viewing.clock().instant());
+            if (addressed) {
+                addresses.keep(fitting, letter.address());
             }
         });
         return "redirect:/due";
+    }
+
+    /**
+     * Sends it outside any transaction: a slow mail server holds no connection to the database. Pressed twice it is one
+     * letter.
+     *
+     * @return whether it was taken, now or before
+     */
+    private boolean sendOnce(UUID id, UUID point, Mail.Letter letter) {
+        if (items.isMarked(id) || !underWay.add(id)) {
+            return true;
+        }
+        try {
+            mail.send(point, letter);
+            return true;
+        } catch (Mail.NotTakenException e) {
+            return false;
+        } finally {
+            underWay.remove(id);
+        }
     }
 
     private static void check(String field, String typed, int longest, Wording words, List<String> problems) {

@@ -1,5 +1,6 @@
 package app.layette.web.fitting;
 
+import app.layette.core.entry.AfterTheEnd;
 import app.layette.core.entry.Author;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
@@ -29,6 +30,15 @@ final class Admission {
         checkCorrection(draft, before);
         checkRight(draft, before, author);
         checkMove(fact, before);
+        if (fact instanceof Fact.CorrectionSigned signed) {
+            AfterTheEnd afterwards = AfterTheEnd.in(before.situation().everything());
+            if (!afterwards.waits(signed.entry())) {
+                throw RefusedEntryException.because("NOTHING_WAITS");
+            }
+            if (signed.taken() && afterwards.isOvertaken(signed.entry())) {
+                throw RefusedEntryException.because("CORRECTION_OVERTAKEN");
+            }
+        }
         boolean taught = fact instanceof Fact.Ended ended && ended.ending() == Fact.Ending.TAUGHT;
         if (taught && !before.situation().isBedside()) {
             throw RefusedEntryException.because("NOT_BEDSIDE");
@@ -57,7 +67,12 @@ final class Admission {
 
     private static String refusal(Rights.Way way, Author.Role role, Class<? extends Fact> kind, boolean open) {
         return switch (way) {
-            case NEW -> !open ? "CLOSED" : kind == Fact.CrashedSince.class ? "NOT_OVER" : "TRAINEE_SIGNS";
+            case NEW -> {
+                if (kind == Fact.CorrectionSigned.class) {
+                    yield open ? "NOTHING_WAITS" : "TRAINEE_SIGNS";
+                }
+                yield !open ? "CLOSED" : kind == Fact.CrashedSince.class ? "NOT_OVER" : "TRAINEE_SIGNS";
+            }
             case NEWER -> open ? "LEAD_ADOPTS" : "CLOSED";
             case WITHDRAW, CORRECT -> {
                 boolean byNobody = !Rights.allows(Author.Role.LEAD, kind, way, open);
@@ -96,8 +111,14 @@ final class Admission {
         }
         List<Entry> entries = before.situation().everything();
         Entry corrected = corrected(draft, before);
+        AfterTheEnd afterwards = AfterTheEnd.in(entries);
+        if (!afterwards.counts(corrected)) {
+            throw RefusedEntryException.because("CORRECTION_WAITS");
+        }
         boolean gone = entries.stream()
-                .anyMatch(each -> corrected.id().equals(each.corrects()) && each.fact() instanceof Fact.Withdrawn);
+                .anyMatch(each -> corrected.id().equals(each.corrects())
+                        && each.fact() instanceof Fact.Withdrawn
+                        && afterwards.counts(each));
         if (gone || corrected.fact() instanceof Fact.Withdrawn) {
             throw RefusedEntryException.because("WITHDRAWN");
         }

@@ -21,6 +21,9 @@ class Family {
     @Column(name = "child_name")
     private String childName;
 
+    @Column(name = "letters_to")
+    private String lettersTo;
+
     protected Family() {}
 
     Family(UUID pointId, String reference, String childName) {
@@ -34,6 +37,16 @@ class Family {
     void erase() {
         this.reference = "X-" + UUID.randomUUID().toString().substring(0, ERASED_LENGTH);
         this.childName = "(erased)";
+        this.lettersTo = null;
+    }
+
+    /** Where it wants its letters; empty where nobody said. */
+    String lettersTo() {
+        return lettersTo == null ? "" : lettersTo;
+    }
+
+    void writeTo(String address) {
+        this.lettersTo = address.isBlank() ? null : address;
     }
 
     UUID id() {

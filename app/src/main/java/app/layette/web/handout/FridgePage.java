@@ -239,6 +239,7 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
         /** The earliest, and the last day of the restraint always; in their order. */
         private List<Mark> line() {
             List<DatedEvent> all = plan.dates().stream()
+                    .filter(event -> DatedEvent.isForTheFamily(event.key()))
                     .sorted(Comparator.comparing(DatedEvent::on))
                     .toList();
             List<DatedEvent> shown = all.size() <= MOST_MARKS

@@ -1,10 +1,12 @@
 package app.layette.web.handout;
 
+import app.layette.core.entry.AfterTheEnd;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Argument;
+import app.layette.core.fitting.DatedEvent;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.harness.HarnessAnswers;
 import app.layette.core.practice.PracticeProfile;
@@ -138,6 +140,7 @@ public record HandoutSheet(
                                 .orElse("")
                         : "",
                 plan.dates().stream()
+                        .filter(event -> DatedEvent.isForTheFamily(event.key()))
                         .map(event -> new Coming(DateWords.when(event, words), words.say(event.key())))
                         .toList(),
                 situation
@@ -159,11 +162,13 @@ public record HandoutSheet(
 
     /** That something the family was told was corrected after the end, and on which day; empty when nothing was. */
     private static String changedSince(Situation situation, Wording words) {
+        AfterTheEnd afterwards = AfterTheEnd.in(situation.everything());
         return situation
                 .ended()
                 .flatMap(ended -> situation.everything().stream()
                         .filter(entry -> entry.seq() > ended.seq() && entry.corrects() != null)
-                        .map(entry -> entry.at().toLocalDate())
+                        .filter(afterwards::counts)
+                        .map(entry -> afterwards.since(entry).at().toLocalDate())
                         .max(LocalDate::compareTo))
                 .map(on -> words.say("handout.changedSince", Map.of("on", Argument.of(on))))
                 .orElse("");

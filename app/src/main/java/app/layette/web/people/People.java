@@ -7,6 +7,7 @@ import app.layette.core.measure.UnreadableDateException;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.User;
 import app.layette.web.account.Users;
+import app.layette.web.factor.Factors;
 import app.layette.web.trail.Trail;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -35,8 +36,17 @@ public class People {
     private final Sessions sessions;
     private final Trail trail;
     private final Clock clock;
+    private final Factors factors;
 
-    People(Users users, PasswordEncoder passwords, PasswordLinks links, Sessions sessions, Trail trail, Clock clock) {
+    People(
+            Users users,
+            PasswordEncoder passwords,
+            PasswordLinks links,
+            Sessions sessions,
+            Trail trail,
+            Clock clock,
+            Factors factors) {
+        this.factors = factors;
         this.users = users;
         this.passwords = passwords;
         this.links = links;
@@ -147,6 +157,14 @@ public class People {
     private String link(SignedIn lead, User person) {
         trail.add(lead.pointId(), lead.getUsername(), Trail.What.PASSWORD_LINK_MADE, person.name());
         return "/password/" + links.make(person.id());
+    }
+
+    /** Takes the second factor from somebody who lost it, and signs them out; they set up another one. */
+    @Transactional
+    public void removeSecondFactor(SignedIn lead, UUID id) {
+        User person = find(lead, id);
+        sessions.endAll(person.name());
+        factors.removeAll(id, lead.getUsername());
     }
 
     /** Signs somebody out wherever they are signed in. */

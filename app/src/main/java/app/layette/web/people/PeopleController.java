@@ -51,7 +51,8 @@ class PeopleController {
             String certificate,
             String until,
             boolean over,
-            boolean works) {}
+            boolean works,
+            boolean second) {}
 
     @GetMapping
     ModelAndView list(@AuthenticationPrincipal SignedIn user) {
@@ -101,6 +102,14 @@ class PeopleController {
     ModelAndView signOut(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id, RedirectAttributes after) {
         people.signOut(user, id);
         after.addFlashAttribute("said", "Signed out everywhere.");
+        return new ModelAndView("redirect:/people");
+    }
+
+    @PostMapping("/{id}/second/remove")
+    ModelAndView removeSecondFactor(
+            @AuthenticationPrincipal SignedIn user, @PathVariable UUID id, RedirectAttributes after) {
+        people.removeSecondFactor(user, id);
+        after.addFlashAttribute("said", "The second factor is gone: signed out, and to be set up anew.");
         return new ModelAndView("redirect:/people");
     }
 
@@ -154,6 +163,7 @@ class PeopleController {
                 user.certificate().orElse(""),
                 user.certificateUntil().map(LocalDate::toString).orElse(""),
                 user.certificateUntil().filter(today::isAfter).isPresent(),
-                user.works());
+                user.works(),
+                user.hasSecondFactor());
     }
 }

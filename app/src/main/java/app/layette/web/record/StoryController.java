@@ -1,5 +1,6 @@
 package app.layette.web.record;
 
+import app.layette.core.entry.AfterTheEnd;
 import app.layette.core.entry.Author;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
@@ -57,6 +58,8 @@ class StoryController {
      * @param later what a later one did to it, in words; empty where it stands
      * @param after whether it came after the seal
      * @param photo the picture that it kept; {@code null} for none
+     * @param standing how a trainee's correction after the end stands, in words; empty where it simply counts
+     * @param waits whether it waits for a signature that who looks may give
      * @param mayWithdraw whether it can be taken back as a mistake
      * @param chosen whether it is being corrected now
      * @param fields to correct it with; empty where it cannot be corrected, or is not being corrected
@@ -76,6 +79,8 @@ class StoryController {
             UUID photo,
             String factKind,
             String of,
+            String standing,
+            boolean waits,
             boolean mayWithdraw,
             boolean chosen,
             List<CorrectionForm.Field> fields) {}
@@ -188,9 +193,10 @@ class StoryController {
         FactWords facts = new FactWords(words);
         Map<UUID, Integer> places = new HashMap<>();
         Map<UUID, Fact> correctedBy = new HashMap<>();
+        AfterTheEnd afterwards = AfterTheEnd.in(entries);
         for (Entry entry : entries) {
             places.put(entry.id(), entry.seq());
-            if (entry.corrects() != null) {
+            if (entry.corrects() != null && afterwards.counts(entry)) {
                 correctedBy.put(entry.corrects(), entry.fact());
             }
         }
@@ -200,8 +206,9 @@ class StoryController {
             String day = DAY.format(entry.at().atZoneSameInstant(zone));
             Fact fact = entry.fact();
             Optional<Fact> by = Optional.ofNullable(correctedBy.get(entry.id()));
-            UUID about = fact instanceof Fact.Noted noted ? noted.about() : entry.corrects();
-            boolean stands = by.isEmpty();
+            UUID about = about(entry);
+            boolean counts = afterwards.counts(entry);
+            boolean stands = by.isEmpty() && counts;
             boolean withdrawn = by.filter(Fact.Withdrawn.class::isInstance).isPresent();
             boolean here = entry.seq() == chosen;
             boolean correctable = stands && here && right.may(Rights.Way.CORRECT, fact);
@@ -214,18 +221,27 @@ class StoryController {
                     how(entry.how(), words),
                     facts.kind(fact),
                     facts.says(fact),
-                    stands ? "" : words.say(withdrawn ? "record.withdrawnLater" : "record.correctedLater"),
+                    by.isEmpty() ? "" : words.say(withdrawn ? "record.withdrawnLater" : "record.correctedLater"),
                     about == null ? null : places.get(about),
                     entry.seq() > sealedTo,
                     fact instanceof Fact.PhotoTaken photo && stands ? photo.photo() : null,
                     CorrectionForm.kind(fact),
                     fact.of(),
+                    counts ? "" : words.say(afterwards.waits(entry.id()) ? "record.waits" : "record.declined"),
+                    afterwards.waits(entry.id()) && Rights.signs(right.role()),
                     stands && right.may(Rights.Way.WITHDRAW, fact),
                     here,
                     correctable ? CorrectionForm.fields(fact, words) : List.of()));
             before = day;
         }
         return lines;
+    }
+
+    private static UUID about(Entry entry) {
+        if (entry.fact() instanceof Fact.Noted noted) {
+            return noted.about();
+        }
+        return entry.fact() instanceof Fact.CorrectionSigned signed ? signed.entry() : entry.corrects();
     }
 
     private static String how(How how, Wording words) {
@@ -251,14 +267,41 @@ class StoryController {
                     fitting.plan().situation().everything(),
                     fitting.plan().situation().today());
             fittings.correct(id, draft, fields.getOrDefault("why", "").strip(), user.pointId(), user.author());
-            after.addFlashAttribute(
-                    "said", viewing.wording(user).say(withdraws ? "record.withdrawn" : "record.corrected"));
+            boolean waits = fitting.plan().state() != FittingState.OPEN
+                    && !Rights.signs(user.author().role());
+            String said = waits ? "record.keptToSign" : withdraws ? "record.withdrawn" : "record.corrected";
+            after.addFlashAttribute("said", viewing.wording(user).say(said));
         } catch (RefusedEntryException e) {
             after.addFlashAttribute("refused", Fittings.say(e, viewing.wording(user)));
             after.addFlashAttribute("typed", fields);
             String place = fields.getOrDefault("place", "");
             return "redirect:/fittings/" + id + "/record"
                     + (place.matches("\\d{1,9}") ? "?correct=" + place + "#e" + place : "");
+        }
+        return "redirect:/fittings/" + id + "/record";
+    }
+
+    /** A technician signs for what a trainee corrected after the end, or declines it. */
+    @PostMapping("/signatures")
+    String sign(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID id,
+            @RequestParam UUID entry,
+            @RequestParam int seen,
+            @RequestParam UUID correction,
+            @RequestParam boolean taken,
+            RedirectAttributes after) {
+        Wording words = viewing.wording(user);
+        Fact signature = new Fact.CorrectionSigned(Fittings.UNIT, correction, taken);
+        try {
+            fittings.append(
+                    id,
+                    new EntryDraft(entry, seen, null, How.MEASURED, null, signature),
+                    user.pointId(),
+                    user.author());
+            after.addFlashAttribute("said", words.say(taken ? "record.signed" : "record.notTaken"));
+        } catch (RefusedEntryException e) {
+            after.addFlashAttribute("refused", Fittings.say(e, words));
         }
         return "redirect:/fittings/" + id + "/record";
     }

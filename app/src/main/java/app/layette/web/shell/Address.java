@@ -1,6 +1,7 @@
 package app.layette.web.shell;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.net.URI;
 import java.util.Optional;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
@@ -16,6 +17,13 @@ public class Address {
 
     Address(@Value("${layette.base-url:}") String set) {
         this.set = Optional.of(set.strip()).filter(each -> !each.isEmpty()).map(each -> each.replaceAll("/+$", ""));
+    }
+
+    /** Scheme, host name and port as set; empty where nothing is set, or a number stands instead of a name. */
+    public Optional<URI> origin() {
+        return set.map(URI::create)
+                .filter(each -> each.getHost() != null && !each.getHost().matches("[0-9.]+|\\[.*"))
+                .map(each -> URI.create(each.getScheme() + "://" + each.getAuthority()));
     }
 
     /** The whole address of a path of ours. */

@@ -40,7 +40,8 @@ class Frame {
 
     @ModelAttribute("frame")
     FrameView frame(@AuthenticationPrincipal SignedIn user, HttpServletRequest request) {
-        if (user == null) {
+        // Between the two steps of signing in nobody is in yet, and nothing that waits in the browser is sent.
+        if (user == null || request.getServletPath().startsWith("/sign-in")) {
             return null;
         }
         boolean metric = viewing.wording(user).units() == UnitSystem.METRIC;

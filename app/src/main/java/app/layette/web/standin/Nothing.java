@@ -6,7 +6,6 @@ import app.layette.core.entry.Situation;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
-import app.layette.web.due.Mail;
 import app.layette.web.workbench.AngleGauge;
 import app.layette.web.workbench.BabyScale;
 import java.util.Optional;
@@ -14,10 +13,10 @@ import java.util.UUID;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnExpression;
 import org.springframework.stereotype.Component;
 
-/** Where no device is connected and nothing may pretend: none of them answers, and no letter goes. */
+/** Where no device is connected and nothing may pretend: none of them answers. */
 @Component
 @ConditionalOnExpression("'${layette.mode:serve}' != 'demo' and !${layette.stand-ins:false}")
-class Nothing implements AngleGauge, BabyScale, Mail {
+class Nothing implements AngleGauge, BabyScale {
     @Override
     public Optional<Angle> read(UUID fitting, Situation situation, Stage stage) {
         return Optional.empty();
@@ -41,15 +40,5 @@ class Nothing implements AngleGauge, BabyScale, Mail {
     @Override
     public boolean pretended(UUID fitting, Fact fact) {
         return false;
-    }
-
-    @Override
-    public boolean isThere() {
-        return false;
-    }
-
-    @Override
-    public void send(UUID point, Letter letter) {
-        throw new IllegalStateException("No mail service is set up");
     }
 }

@@ -29,6 +29,8 @@ public class Trail {
         PERSON_BACK,
         PASSWORD_LINK_MADE,
         PASSWORD_SET,
+        SECOND_FACTOR_SET,
+        SECOND_FACTOR_REMOVED,
         SESSIONS_ENDED,
         POINT_CHANGED,
         SHEET_TAKEN_IN,

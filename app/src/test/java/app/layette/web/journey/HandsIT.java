@@ -222,4 +222,29 @@ class HandsIT {
             assertThat(desk.page().url()).isEqualTo(app.address() + "/");
         }
     }
+
+    /** Long words about a field push what is below it down: not between a press and its release. */
+    @Test
+    void whatIsSaidBackOfAFieldMovesNoButtonUnderAPress() {
+        try (Desk desk = new Desk(app.address(), 390, 844)) {
+            desk.signIn("marit").open("/quick");
+            List<Route> held = new ArrayList<>();
+            desk.page().route("**/echo?*", held::add);
+            desk.page().fill("[name=weight]", "7");
+            desk.page().waitForCondition(() -> !held.isEmpty());
+            Locator both = desk.page()
+                    .locator("main .choice:has-text('Both'), main button:has-text('Both')")
+                    .first();
+            both.scrollIntoViewIfNeeded();
+            BoundingBox at = both.boundingBox();
+            desk.page().mouse().move(at.x + at.width / 2, at.y + at.height / 2);
+            desk.page().waitForTimeout(STEADY_MS);
+            desk.page().mouse().down();
+            held.forEach(Route::resume);
+            desk.page().waitForTimeout(STEADY_MS);
+            assertThat(both.boundingBox().y).as("stands still").isEqualTo(at.y);
+            desk.page().mouse().up();
+            assertThat(desk.page().textContent(".refused")).contains("fits more than one unit");
+        }
+    }
 }

@@ -11,6 +11,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -21,23 +22,36 @@ class RightsIT {
     static final RunningApp app = RunningApp.shared();
 
     @Test
-    void aTraineeCannotChangeWhatAFamilyWasTold() {
-        try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("pim").click("text=Ottilie");
-            String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
-            int before = app.newestKinds("Ottilie", 500).size();
-            desk.open(fitting + "/record");
-            assertThat(desk.page().locator(".to-correct").count())
-                    .as("not offered")
+    void whatATraineeCorrectsAfterTheEndWaitsForASignature() {
+        try (Desk pim = new Desk(app.address(), 1280, 800);
+                Desk marit = new Desk(app.address(), 390, 844)) {
+            pim.signIn("pim").click("text=Ottilie");
+            String fitting = pim.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
+            String told =
+                    marit.signIn("marit").open(fitting + "/handout").page().textContent("main");
+            pim.open(fitting + "/record").click(".story li:has-text('Slots') >> .to-correct");
+            for (String end : List.of("leftShell", "rightShell", "leftPad", "rightPad")) {
+                pim.page().fill(".correcting [name=" + end + "]", "4");
+            }
+            pim.page().fill(".correcting [name=why]", "misread");
+            pim.click(".correcting button:has-text('Keep the correction')");
+            assertThat(pim.page().textContent("main")).contains("waits for a technician", "the seal holds");
+            assertThat(pim.page().locator("[name=taken]").count())
+                    .as("not the trainee's to sign")
                     .isZero();
-            String entry = desk.page()
-                    .getAttribute(".story li:has-text('Slots')", "id")
-                    .substring(1);
-            desk.open(fitting + "/record?correct=" + entry);
-            assertThat(desk.page().locator(".correcting").count())
-                    .as("nor by its address")
-                    .isZero();
-            assertThat(app.newestKinds("Ottilie", 500)).hasSize(before);
+            assertThat(marit.open(fitting + "/handout").page().textContent("main"))
+                    .as("the family is told what it was told")
+                    .isEqualTo(told);
+            marit.open("/due");
+            assertThat(marit.page().textContent("main")).contains("A trainee’s correction waits");
+            marit.open(fitting + "/record").isAccessible("a correction waits");
+            marit.fitsItsWidth("a correction waits");
+            marit.click("button:has-text('Sign for it')");
+            assertThat(marit.page().textContent("main")).contains("Signed for", "the seal holds");
+            marit.open(fitting + "/handout");
+            assertThat(marit.page().textContent("main")).contains("Corrected on", "slot 4");
+            marit.open("/due");
+            assertThat(marit.page().textContent("main")).doesNotContain("A trainee’s correction waits");
         }
     }
 

@@ -37,6 +37,8 @@ class EveryMappingIT {
             Map.entry("about", "other"),
             Map.entry("id", "00000000-0000-4000-8000-000000000003"),
             Map.entry("entry", "00000000-0000-4000-8000-000000000002"),
+            Map.entry("correction", "00000000-0000-4000-8000-000000000004"),
+            Map.entry("taken", "true"),
             Map.entry("seen", "1"),
             Map.entry("text", "seen from outside"),
             Map.entry("kind", "DONE"),

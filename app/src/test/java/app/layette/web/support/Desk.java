@@ -121,13 +121,16 @@ public final class Desk implements AutoCloseable {
 
     /** Clicks, and waits until what that sent has come back. */
     public Desk click(String selector) {
+        // A page is there before its scripts are: a hand is never as quick as that.
+        page.waitForSelector(selector);
+        page.waitForFunction("() => document.readyState === 'complete'");
         page.click(selector);
         return settled();
     }
 
     /** Waits until nothing is on its way. */
     public Desk settled() {
-        page.waitForFunction("() => !document.querySelector('.busy')");
+        page.waitForFunction("() => document.readyState === 'complete' && !document.querySelector('.busy')");
         return this;
     }
 

@@ -139,6 +139,11 @@ public final class RunningApp implements BeforeEachCallback, TestExecutionExcept
         return "http://127.0.0.1:" + port;
     }
 
+    /** The same by the name of this machine: passkeys know no numbers. */
+    public String addressByName() {
+        return "http://localhost:" + port;
+    }
+
     /** Starts it and waits until it says that it is ready. */
     public void start() {
         ProcessBuilder builder = new ProcessBuilder(List.of(
@@ -156,6 +161,8 @@ public final class RunningApp implements BeforeEachCallback, TestExecutionExcept
         builder.environment().put("LAYETTE_DB_URL", database.url());
         builder.environment().put("LAYETTE_DB_PASSWORD", database.password());
         builder.environment().put("LAYETTE_STEADY", steady);
+        // Passkeys belong to a host name.
+        builder.environment().put("LAYETTE_BASE_URL", addressByName());
         builder.redirectErrorStream(true);
         builder.redirectOutput(ProcessBuilder.Redirect.appendTo(new File("target/running-app.log")));
         try {

@@ -230,6 +230,14 @@ public sealed interface Fact {
     record Countersigned(String of) implements Fact {}
 
     /**
+     * A technician looked at what a trainee corrected or took back after the end.
+     *
+     * @param entry the correction or withdrawal
+     * @param taken whether it counts from now on; otherwise it never does
+     */
+    record CorrectionSigned(String of, UUID entry, boolean taken) implements Fact {}
+
+    /**
      * How the fitting ended.
      *
      * @param decision what the gate said when a hand-over was signed; {@code null} where no server kept it

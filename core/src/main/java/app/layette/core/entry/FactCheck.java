@@ -304,6 +304,9 @@ public final class FactCheck {
                 date("on", crash.on(), today.minusYears(OLDEST_CHILD_YEARS), today);
             }
         }
+        if (fact instanceof Fact.CorrectionSigned signed) {
+            needed("entry", signed.entry());
+        }
         if (fact instanceof Fact.Noted noted) {
             if (isBlank(noted.text())) {
                 problems.add(new FieldProblem("text", "", "NEEDED", "", ""));

@@ -63,12 +63,15 @@ public final class Situation {
                         sheets.cars().stream().map(each -> each.sheet().id()))
                 .collect(Collectors.toSet());
         // Told once in the fitting point's zone: asking for a day comes back thousands of times in a plan.
-        this.facts = new Facts(Replay.effective(record.entries()).stream()
+        AfterTheEnd afterwards = AfterTheEnd.in(record.entries());
+        List<Entry> counting =
+                record.entries().stream().filter(afterwards::counts).toList();
+        this.facts = new Facts(Replay.effective(counting).stream()
                 .filter(entry -> isAbout(entry.fact(), unit, known))
                 .map(entry -> entry.at(practice.zone()))
                 .toList());
         this.alone = record.riders().size() == 1 && record.units().size() == 1;
-        this.changes = Changes.in(facts.entries(), ofThisUnit(record.entries(), unit, known), unit.sheet());
+        this.changes = Changes.in(facts.entries(), ofThisUnit(counting, unit, known), unit.sheet());
         this.sheets = AdoptedSheets.of(sheets, unit.sheet(), facts.entries());
         this.carInstead = Optional.empty();
         this.seatInstead = Optional.empty();
@@ -95,6 +98,7 @@ public final class Situation {
         boolean ofTheFitting = fact instanceof Fact.Ended
                 || fact instanceof Fact.Noted
                 || fact instanceof Fact.Countersigned
+                || fact instanceof Fact.CorrectionSigned
                 || fact instanceof Fact.CaregiverSigned
                 || fact instanceof Fact.PhotoTaken
                 || fact instanceof Fact.BoxChosen

@@ -3,6 +3,7 @@ package app.layette.core.fitting;
 import java.time.LocalDate;
 import java.time.Period;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Something that comes due.
@@ -21,6 +22,14 @@ public record DatedEvent(
         Optional<LocalDate> earliest,
         Optional<LocalDate> latest,
         Optional<Period> every) {
+    /** What a fitting point has to look at in its own work; a family is told when something came of it. */
+    private static final Set<String> OWN_WORK = Set.of("date.RULES_DIFFER", "date.CORRECTION_WAITS");
+
+    /** Whether something that comes due is for the family too. */
+    public static boolean isForTheFamily(String key) {
+        return !OWN_WORK.contains(key);
+    }
+
     /** A fixed day, once. */
     public static DatedEvent once(String key, LocalDate on) {
         return new DatedEvent(key, on, false, Optional.empty(), Optional.empty(), Optional.empty());

@@ -4,6 +4,7 @@ import app.layette.core.coming.Coming;
 import app.layette.core.coming.WhatComesNext;
 import app.layette.core.condition.Expiry;
 import app.layette.core.condition.Registration;
+import app.layette.core.entry.AfterTheEnd;
 import app.layette.core.entry.Fact.CrashedSince;
 import app.layette.core.entry.Fact.Ended;
 import app.layette.core.entry.Fact.Ending;
@@ -50,6 +51,9 @@ final class FollowUps {
         due.papers();
         if (rulesDiffer) {
             due.dates.add(DatedEvent.once("date.RULES_DIFFER", situation.today()));
+        }
+        if (AfterTheEnd.in(situation.everything()).isAnyWaiting()) {
+            due.dates.add(DatedEvent.once("date.CORRECTION_WAITS", situation.today()));
         }
         situation.ended().ifPresent(due::afterTheEnd);
         WhatComesNext.of(situation).forEach(due::growing);

@@ -17,6 +17,7 @@ class RightsTest {
     private static final Set<Class<? extends Fact>> FOR_GOOD = Set.of(
             Fact.Ended.class,
             Fact.Countersigned.class,
+            Fact.CorrectionSigned.class,
             Fact.Noted.class,
             Fact.Withdrawn.class,
             Fact.WebbingMoved.class,
@@ -51,17 +52,16 @@ class RightsTest {
                 boolean adds = kind == Fact.Noted.class || kind == Fact.PhotoTaken.class;
                 boolean signs = kind == Fact.Ended.class || kind == Fact.Countersigned.class;
                 boolean afterwards = kind == Fact.CrashedSince.class;
-                yield afterwards ? !open : kind != Fact.Withdrawn.class && (adds || open && !(signs && trainee));
+                boolean signsAfterwards = kind == Fact.CorrectionSigned.class;
+                yield signsAfterwards
+                        ? !open && !trainee
+                        : afterwards ? !open : kind != Fact.Withdrawn.class && (adds || open && !(signs && trainee));
             }
             case NEWER -> kind == Fact.SheetAdopted.class && role == Author.Role.LEAD && open;
-            // What a family was told is changed by nobody who may not sign.
-            case WITHDRAW -> !FOR_GOOD.contains(kind) && (open || !trainee);
+            // After the end it waits for a signature; a picture goes at once, and a trainee takes none from a family.
+            case WITHDRAW -> !FOR_GOOD.contains(kind) && (open || !trainee || kind != Fact.PhotoTaken.class);
             // An act either was or was not, and a picture is what it is: withdrawn, never corrected.
-            case CORRECT ->
-                !FOR_GOOD.contains(kind)
-                        && kind != Fact.Acted.class
-                        && kind != Fact.PhotoTaken.class
-                        && (open || !trainee);
+            case CORRECT -> !FOR_GOOD.contains(kind) && kind != Fact.Acted.class && kind != Fact.PhotoTaken.class;
         };
     }
 

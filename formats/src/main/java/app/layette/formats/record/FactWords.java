@@ -58,6 +58,9 @@ public final class FactWords {
         if (fact instanceof Fact.Noted noted) {
             return noted.text();
         }
+        if (fact instanceof Fact.CorrectionSigned signed) {
+            return words.say(signed.taken() ? "record.itCounts" : "record.itDoesNot");
+        }
         if (fact instanceof Fact.PhotoTaken photo) {
             return PhotoWords.of(photo.about(), words);
         }

@@ -1,0 +1,3 @@
+/** Letters by SMTP, where a mail server is set up. */
+@org.springframework.modulith.ApplicationModule(displayName = "Mail")
+package app.layette.web.mail;
