@@ -6,6 +6,7 @@ window.layette = window.layette ?? {};
   "use strict";
 
   const KEY = "layette.outbox";
+  const ONE = "layette.waiting.";
   const FILES = "layette-files";
   const RETRY_MS = 4000;
   const LONGEST_MS = 20000;
@@ -14,30 +15,101 @@ window.layette = window.layette ?? {};
   const MOST_TOLD = 5;
   const panel = document.getElementById("outbox");
   const me = document.body.dataset.user ?? "";
-  const { steady, typed } = window.layette;
+  const leads = document.body.dataset.role === "lead";
+  const { safe, steady, typed } = window.layette;
 
-  // Where the browser keeps nothing (forbidden, or full) the list lives as long as the page does.
-  let here = null;
+  // Each item lies sealed under a name of its own; here they are read. What is somebody else's stays shut: of it one
+  // knows whose it is and since when.
+  const items = new Map();
+  const writing = new Map();
+  let count = 0;
 
-  const read = () => {
-    if (here !== null) {
-      return here;
-    }
+  const read = () => [...items.values()].sort((one, other) => one.order - other.order);
+
+  const keep = (item, inside) => {
     try {
-      return JSON.parse(localStorage.getItem(KEY)) ?? [];
+      localStorage.setItem(ONE + item.id, JSON.stringify({ user: item.user, order: item.order, at: item.at, inside }));
     } catch {
-      return [];
+      // Where the browser keeps nothing (forbidden, or full) the list lives as long as the page does.
     }
   };
-  const write = (items) => {
+
+  // Kept at once, because a hand may leave the page at once, and sealed as soon as that is done. One after the other:
+  // what was written last is what is kept.
+  const persist = (item) => {
+    const { id } = item;
+    keep(item, JSON.stringify(item));
+    const before = writing.get(id) ?? Promise.resolve();
+    const after = before.then(async () => {
+      const inside = await safe.sealText(item);
+      if (items.get(id) === item) {
+        keep(item, inside);
+      }
+    });
+    const kept = after.catch(() => {});
+    writing.set(id, kept);
+    return kept;
+  };
+  const set = (item) => {
+    items.set(item.id, item);
+    show();
+    return persist(item);
+  };
+  const unset = (id) => {
+    items.delete(id);
     try {
-      localStorage.setItem(KEY, JSON.stringify(items));
-      here = null;
+      localStorage.removeItem(ONE + id);
     } catch {
-      here = items;
+      // It was never kept.
     }
     show();
   };
+
+  const load = async (id, text) => {
+    const { user, order, at, inside } = JSON.parse(text);
+    const item = user && user !== me ? null : await safe.openText(inside);
+    items.set(id, item ?? { id, user: user || "?", order, at, shut: inside });
+  };
+
+  // Kept by an earlier version of this file.
+  const loadOlder = () => {
+    const older = JSON.parse(localStorage.getItem(KEY)) ?? [];
+    for (const item of older) {
+      const fields = item.fields ? {} : { fields: [...new URLSearchParams(item.body)], waiting: true, piece: true };
+      const whole = { ...item, ...fields, order: count++ };
+      const shut = whole.user && whole.user !== me;
+      items.set(item.id, shut ? { id: item.id, user: whole.user, order: whole.order, at: whole.at, shut: JSON.stringify(whole) } : whole);
+      if (shut) {
+        keep(whole, JSON.stringify(whole));
+      } else {
+        persist(whole);
+      }
+    }
+    localStorage.removeItem(KEY);
+  };
+
+  const loaded = (async () => {
+    try {
+      loadOlder();
+      const names = Object.keys(localStorage).filter((name) => name.startsWith(ONE));
+      await Promise.all(names.map((name) => load(name.slice(ONE.length), localStorage.getItem(name)).catch(() => {})));
+    } catch {
+      // Nothing is kept here.
+    }
+  })();
+
+  // What another tab keeps or sends.
+  window.addEventListener("storage", async (event) => {
+    if (event.key?.startsWith(ONE)) {
+      const id = event.key.slice(ONE.length);
+      if (event.newValue === null) {
+        items.delete(id);
+      } else if (!pressed.has(id)) {
+        await load(id, event.newValue).catch(() => {});
+      }
+      show();
+    }
+  });
 
   // Pages kept for reading without a connection belong to the session: they go with it.
   const forgetPages = () => navigator.serviceWorker?.controller?.postMessage("forget");
@@ -49,9 +121,13 @@ window.layette = window.layette ?? {};
     bytes[8] = (bytes[8] & 0x3f) | 0x80;
     return [...bytes].map((byte, at) => ([4, 6, 8, 10].includes(at) ? "-" : "") + byte.toString(16).padStart(2, "0")).join("");
   };
-  const change = (id, more) => write(read().map((each) => (each.id === id ? { ...each, ...more } : each)));
+  const change = (id, more) => {
+    if (items.has(id)) {
+      set({ ...items.get(id), ...more });
+    }
+  };
   const drop = (id) => {
-    write(read().filter((each) => each.id !== id));
+    unset(id);
     files("readwrite", (store) => store.delete(id)).catch(() => {});
   };
 
@@ -100,10 +176,11 @@ window.layette = window.layette ?? {};
 
   const line = (item) => {
     const row = document.createElement("li");
-    row.append(item.label);
-    if (item.user && item.user !== me) {
-      row.append(`: waits until ${item.user} signs in`);
+    if (item.shut) {
+      row.append(`An entry of ${item.user}: waits until ${item.user} signs in`);
+      return row;
     }
+    row.append(item.label);
     if (item.refused) {
       row.append(`: ${item.refused} `);
       if (item.sure) {
@@ -121,6 +198,64 @@ window.layette = window.layette ?? {};
     return row;
   };
 
+  // Somebody will not come back to this tablet: a lead sends what waits here in their own name, and says why.
+  const handOver = (user) => {
+    const row = document.createElement("li");
+    const form = node("form", "");
+    const why = node("input", "", { name: "why", maxLength: 200, required: true, autocomplete: "off" });
+    const label = node("label", `Hand over what waits of ${user}, because `);
+    label.append(why);
+    form.append(label, " ", node("button", "Send it as mine", { className: "plain" }));
+    form.addEventListener("submit", async (event) => {
+      event.preventDefault();
+      const said = await takeOver(user, why.value).catch(() => "No connection: nothing was handed over.");
+      if (said) {
+        steady.say(said);
+      } else {
+        row.remove();
+        document.getElementById("main").focus({ preventScroll: true });
+        show();
+        flush();
+      }
+    });
+    row.append(form);
+    return row;
+  };
+
+  const takeOver = async (user, why) => {
+    const response = await fetch("/people/waiting", {
+      method: "POST",
+      body: new URLSearchParams({ person: user, why, _csrf: token() }),
+      redirect: "error",
+    });
+    if (!response.ok) {
+      return response.status === 422 ? await response.text() : "Not handed over.";
+    }
+    const { key: raw, note } = await response.json();
+    const key = await safe.imported(raw);
+    const noted = new Set();
+    for (const shut of read().filter((item) => item.shut && item.user === user)) {
+      const item = await safe.openWith(key, shut.shut).catch(() => null);
+      if (!item) {
+        continue;
+      }
+      if (item.file) {
+        const photo = await files("readonly", (store) => store.get(item.id)).catch(() => null);
+        const sealed = await safe.sealFile(await safe.openFile(photo, key));
+        await files("readwrite", (store) => store.put(sealed, item.id));
+      }
+      await set({ ...item, user: me, waiting: true, refused: "" });
+      const fitting = /^\/fittings\/[0-9a-f-]{36}/.exec(item.url)?.[0];
+      if (fitting && !noted.has(fitting)) {
+        noted.add(fitting);
+        const id = newId();
+        const fields = [["entry", id], ["seen", "0"], ["text", note]];
+        await set({ id, url: `${fitting}/record/notes`, fields, file: "", label: note, question: id, user: me, at: new Date().toISOString(), order: nextOrder(), piece: false });
+      }
+    }
+    return "";
+  };
+
   const toldLine = (item) => {
     const row = document.createElement("li");
     const there = node("a", "Open it", { href: item.to });
@@ -136,11 +271,10 @@ window.layette = window.layette ?? {};
     if (!panel) {
       return;
     }
-    const items = read();
     // What was pressed a moment ago and is on its way is shown on its button; only what lingers is listed.
-    const listed = items.filter((item) => item.waiting || item.refused || slow || !pressed.has(item.id));
+    const listed = read().filter((item) => item.waiting || item.refused || slow || !pressed.has(item.id));
     panel.hidden = listed.length === 0 && told().length === 0 && !signedOut;
-    const mine = listed.filter((item) => !item.user || item.user === me);
+    const mine = listed.filter((item) => !item.shut);
     const refused = mine.filter((item) => item.refused).length;
     document.getElementById("outbox-title").textContent =
       listed.length === 0 ? "" : listed.length === 1 ? "1 entry waiting" : `${listed.length} entries waiting`;
@@ -159,7 +293,11 @@ window.layette = window.layette ?? {};
       said.append(node("a", "Sign in again", { href: location.pathname + location.search }));
     }
     document.getElementById("outbox-send").hidden = signedOut || listed.length === 0;
-    document.getElementById("outbox-list").replaceChildren(...listed.map(line), ...told().map(toldLine));
+    const others = leads ? [...new Set(listed.filter((item) => item.shut).map((item) => item.user))] : [];
+    const form = document.querySelector("#outbox-list form");
+    if (!form?.contains(document.activeElement)) {
+      document.getElementById("outbox-list").replaceChildren(...listed.map(line), ...others.map(handOver), ...told().map(toldLine));
+    }
   };
 
   const labelOf = (form, button) => {
@@ -189,6 +327,8 @@ window.layette = window.layette ?? {};
     }
   };
 
+  const nextOrder = () => Date.now() * 1000 + (count++ % 1000);
+
   const take = async (form, button) => {
     const data = new FormData(form);
     if (button?.name && button !== form) {
@@ -215,17 +355,19 @@ window.layette = window.layette ?? {};
       question,
       user: me,
       at: new Date().toISOString(),
+      order: nextOrder(),
       piece: form.matches(".entry") && document.getElementById("now") !== null,
     };
     if (photo) {
-      await files("readwrite", (store) => store.put(photo[1], id)).catch(() => {});
+      const sealed = await safe.sealFile(photo[1]);
+      await files("readwrite", (store) => store.put(sealed, id)).catch(() => {});
     }
     same.filter((each) => each.id !== sending).forEach((each) => {
       busy(pressed.get(each.id)?.button, false);
       drop(each.id);
     });
     pressed.set(id, { form, button });
-    write([...read(), item]);
+    set(item);
     if (signedOut) {
       wait(item);
     }
@@ -262,7 +404,7 @@ window.layette = window.layette ?? {};
       body.set("waited", "true");
     }
     if (item.file) {
-      const photo = await files("readonly", (store) => store.get(item.id)).catch(() => null);
+      const photo = await files("readonly", (store) => store.get(item.id)).then((kept) => safe.openFile(kept)).catch(() => null);
       if (photo) {
         body.append(item.file, photo, photo.name);
       }
@@ -382,6 +524,7 @@ window.layette = window.layette ?? {};
     }
     if (response === null) {
       forgetPages();
+      safe.forget();
       signedOut = true;
       wait(item);
       return false;
@@ -398,7 +541,7 @@ window.layette = window.layette ?? {};
       change(item.id, tries < MOST_TRIES ? { tries } : { tries, refused: "the server cannot take it" });
       return tries >= MOST_TRIES;
     }
-    const more = read().some((each) => each.id !== item.id && !each.refused && each.user === me);
+    const more = read().some((each) => each.id !== item.id && !each.refused && !each.shut);
     const html = await response.text().catch(() => "");
     // A page that answers by leading on says there what it refused: that is no more taken than any other refusal.
     const taken = response.ok && (item.piece || refusalIn(html) === null);
@@ -424,6 +567,7 @@ window.layette = window.layette ?? {};
 
   // One after the other, and never past one that could not be sent.
   const flush = async () => {
+    await loaded;
     if (sending || signedOut) {
       return;
     }
@@ -433,12 +577,12 @@ window.layette = window.layette ?? {};
     }, SLOW_MS);
     try {
       for (;;) {
-        const item = read().find((each) => !each.refused && (!each.user || each.user === me));
+        const item = read().find((each) => !each.refused && !each.shut);
         if (!item) {
           break;
         }
         sending = item.id;
-        if (!(await one(withFields(item)))) {
+        if (!(await one(item))) {
           // What was pressed after it waits with it: the order is the order in which it was made.
           read().filter((each) => pressed.has(each.id)).forEach(wait);
           break;
@@ -451,9 +595,6 @@ window.layette = window.layette ?? {};
       show();
     }
   };
-
-  // Kept by an earlier version of this file.
-  const withFields = (item) => (item.fields ? item : { ...item, fields: [...new URLSearchParams(item.body)], waiting: true, piece: true });
 
   // --- pages whose forms are no entries ---------------------------------------------------------------------------------
 
@@ -547,12 +688,15 @@ window.layette = window.layette ?? {};
   window.addEventListener("online", flush);
   document.getElementById("outbox-send")?.addEventListener("click", flush);
   window.setInterval(flush, RETRY_MS);
-  show();
-  flush();
+  loaded.then(() => {
+    show();
+    flush();
+  });
 
   window.layette.isSignedOut = () => signedOut;
   window.layette.signedOut = () => {
     forgetPages();
+    safe.forget();
     signedOut = true;
     show();
   };

@@ -29,25 +29,33 @@ window.layette = window.layette ?? {};
   };
   const valueOf = (field) => (field.type === "checkbox" || field.type === "radio" ? `${field.value}:${field.checked}` : field.value);
 
-  const read = () => {
-    try {
-      return JSON.parse(sessionStorage.getItem(KEY)) ?? {};
-    } catch {
-      return {};
-    }
-  };
-  const write = (all) => {
-    try {
-      sessionStorage.setItem(KEY, JSON.stringify(all));
-    } catch {
-      // A full or forbidden store: then a reload loses what is typed, and nothing else does.
-    }
+  const { safe } = window.layette;
+  let all = {};
+  let written = Promise.resolve();
+
+  const read = () => all;
+  // Kept at once, because a hand may leave the page at once, and sealed as soon as that is done.
+  const write = () => {
+    const plain = JSON.stringify(all);
+    const put = (text) => {
+      try {
+        sessionStorage.setItem(KEY, text);
+      } catch {
+        // A full or forbidden store: then a reload loses what is typed, and nothing else does.
+      }
+    };
+    put(plain);
+    written = written.then(async () => {
+      const sealed = await safe.sealText(JSON.parse(plain));
+      if (JSON.stringify(all) === plain) {
+        put(sealed);
+      }
+    }).catch(() => {});
   };
 
   const fieldsOf = (form) => [...form.elements].filter(isField);
 
   const keep = (form) => {
-    const all = read();
     const here = (all[location.pathname] ??= {});
     const changed = fieldsOf(form).filter(isChanged).map((field) => [field.name, valueOf(field)]);
     if (changed.length > 0) {
@@ -55,14 +63,13 @@ window.layette = window.layette ?? {};
     } else {
       delete here[keyOf(form)];
     }
-    write(all);
+    write();
   };
 
   const forget = (form) => {
-    const all = read();
     if (all[location.pathname]) {
       delete all[location.pathname][keyOf(form)];
-      write(all);
+      write();
     }
   };
 
@@ -185,16 +192,27 @@ window.layette = window.layette ?? {};
     const way = performance.getEntriesByType("navigation")[0]?.type;
     return way === "reload" || way === "back_forward" || new URL(document.referrer || "about:blank").pathname === "/sign-in";
   };
-  if (!/^\/fittings\/[0-9a-f-]{36}/.test(location.pathname) && !cameBack()) {
-    const all = read();
-    delete all[location.pathname];
-    write(all);
-  }
-  restore();
-  const open = typedForm(document);
-  if (open && askOf(open)) {
-    askOf(open).open = true;
-  }
+  const begin = async () => {
+    const kept = sessionStorage.getItem(KEY);
+    const before = kept ? ((await safe.openText(kept)) ?? {}) : {};
+    // What was typed while it was read stands over what was read.
+    for (const [path, forms] of Object.entries(before)) {
+      const here = (all[path] ??= {});
+      for (const [form, fields] of Object.entries(forms)) {
+        here[form] = { ...fields, ...here[form] };
+      }
+    }
+    if (!/^\/fittings\/[0-9a-f-]{36}/.test(location.pathname) && !cameBack()) {
+      delete all[location.pathname];
+      write();
+    }
+    restore();
+    const open = typedForm(document);
+    if (open && askOf(open)) {
+      askOf(open).open = true;
+    }
+  };
+  begin().catch(() => {});
 
   window.layette.typed = { bring, keep, forget, restore, keyOf };
 })();

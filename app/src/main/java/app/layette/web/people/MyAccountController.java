@@ -14,12 +14,14 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
@@ -31,6 +33,7 @@ class MyAccountController {
     private final Passwords passwords;
     private final Sessions sessions;
     private final Viewing viewing;
+    private final SafeKeys keys;
     private final Duration idle;
     private final Duration longest;
 
@@ -38,8 +41,10 @@ class MyAccountController {
             Passwords passwords,
             Sessions sessions,
             Viewing viewing,
+            SafeKeys keys,
             @Value("${spring.session.timeout:2h}") Duration idle,
             @Value("${layette.session.longest:12h}") Duration longest) {
+        this.keys = keys;
         this.idle = idle;
         this.longest = longest;
         this.passwords = passwords;
@@ -53,6 +58,13 @@ class MyAccountController {
     @GetMapping("/account")
     ModelAndView mine(@AuthenticationPrincipal SignedIn user, HttpServletRequest request) {
         return page(user, request, Optional.empty());
+    }
+
+    /** The key with which this browser seals what waits in it. */
+    @GetMapping(path = "/account/safe-key", produces = MediaType.TEXT_PLAIN_VALUE)
+    @ResponseBody
+    String safeKey(@AuthenticationPrincipal SignedIn user) {
+        return keys.of(user.userId());
     }
 
     @PostMapping("/account/password")

@@ -1,6 +1,7 @@
 package app.layette.web.people;
 
 import app.layette.core.entry.Author;
+import app.layette.core.finding.Argument;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.User;
@@ -13,6 +14,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -30,8 +33,10 @@ class PeopleController {
     private final People people;
     private final Viewing viewing;
     private final Address address;
+    private final SafeKeys keys;
 
-    PeopleController(People people, Viewing viewing, Address address) {
+    PeopleController(People people, Viewing viewing, Address address, SafeKeys keys) {
+        this.keys = keys;
         this.people = people;
         this.viewing = viewing;
         this.address = address;
@@ -70,6 +75,29 @@ class PeopleController {
             return new ModelAndView("redirect:/people");
         } catch (RefusedPersonException e) {
             return refused(user, fields, "new", e);
+        }
+    }
+
+    /** The key to what waits of somebody in this browser, and the note that goes with each of their fittings. */
+    @PostMapping("/waiting")
+    ResponseEntity<Object> handOver(
+            @AuthenticationPrincipal SignedIn user,
+            @RequestParam(defaultValue = "") String person,
+            @RequestParam(defaultValue = "") String why) {
+        Wording words = viewing.wording(user);
+        try {
+            String key = keys.handOver(user, person, why);
+            String note = words.say(
+                    "waiting.note",
+                    Map.of(
+                            "person", Argument.of(person),
+                            "lead", Argument.of(user.getUsername()),
+                            "why", Argument.of(why.strip())));
+            return ResponseEntity.ok(Map.of("key", key, "note", note));
+        } catch (RefusedPersonException e) {
+            return ResponseEntity.unprocessableContent()
+                    .contentType(MediaType.TEXT_PLAIN)
+                    .body(words.say(e.problems().get(0)));
         }
     }
 

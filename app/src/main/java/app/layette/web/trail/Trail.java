@@ -32,6 +32,7 @@ public class Trail {
         SECOND_FACTOR_SET,
         SECOND_FACTOR_REMOVED,
         SESSIONS_ENDED,
+        WAITING_HANDED_OVER,
         POINT_CHANGED,
         SHEET_TAKEN_IN,
         SHEET_DROPPED,

@@ -187,8 +187,9 @@ class NothingLostIT {
             desk.page().fill("#password", Desk.PASSWORD);
             desk.page().click(".sign-in .go");
             desk.page().waitForSelector("[name=goodName]");
-            assertThat(desk.page().inputValue("form:has([value=CLOTH]) [name=goodName]"))
-                    .isEqualTo("Blue towel");
+            desk.page()
+                    .waitForFunction("() => document.querySelector('form:has([value=CLOTH]) [name=goodName]')"
+                            + ".value === 'Blue towel'");
         }
     }
 

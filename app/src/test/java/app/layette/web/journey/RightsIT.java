@@ -154,16 +154,60 @@ class RightsIT {
             int before = app.newestKinds("Bramwell", 500).size();
             desk.offline(true).tapOffline("A flat hand or more");
             assertThat(desk.waiting()).isEqualTo("1 entry waiting");
+            isSealed(desk);
             desk.page().context().clearCookies();
             desk.offline(false);
             desk.signIn("tove");
+            isSealed(desk);
+            assertThat(desk.page().locator("#outbox-list form").count())
+                    .as("a lead's alone")
+                    .isZero();
             assertThat(desk.page().textContent("#outbox-list")).contains("waits until marit signs in");
             desk.page().waitForTimeout(600);
             assertThat(app.newestKinds("Bramwell", 500)).hasSize(before);
             desk.page().context().clearCookies();
             desk.signIn("marit");
-            desk.page().waitForFunction("() => document.getElementById('outbox').hidden");
+            nothingWaits(desk);
             assertThat(app.newestKinds("Bramwell", 500)).hasSize(before + 1).endsWith("answered");
+            desk.forgive();
+        }
+    }
+
+    /** Whoever takes the tablet reads nothing of what somebody else entered. */
+    private static void isSealed(Desk desk) {
+        desk.page().waitForFunction("() => Object.values(localStorage).some(each => each.includes('sealed'))");
+        assertThat((String) desk.page().evaluate("JSON.stringify(Object.entries(localStorage))"))
+                .contains("marit")
+                .doesNotContain("HAND", "flat hand", "answered", "GAP");
+    }
+
+    private static void nothingWaits(Desk desk) {
+        desk.page()
+                .waitForFunction("() => document.getElementById('outbox').hidden"
+                        + " && !Object.keys(localStorage).some(each => each.startsWith('layette.waiting'))");
+    }
+
+    @Test
+    void aLeadHandsOverWhatWaitsOfSomebodyWhoDoesNotComeBack() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").click("text=Bramwell");
+            int before = app.newestKinds("Bramwell", 500).size();
+            desk.offline(true).tapOffline("A flat hand or more");
+            isSealed(desk);
+            desk.page().context().clearCookies();
+            desk.offline(false);
+            desk.signIn("ilse").isAccessible("what waits of somebody");
+            desk.page().fill("#outbox-list [name=why]", "gone home ill");
+            desk.click("#outbox-list button:has-text('Send it as mine')");
+            desk.page().waitForSelector("#outbox-list:has-text('handed over by ilse: gone home ill: sent')");
+            assertThat(app.newestKinds("Bramwell", 500)).hasSize(before + 2).endsWith("answered", "noted");
+            assertThat(app.ask("select document -> 'by' ->> 'id' from entry e join fitting f on f.id = e.fitting_id"
+                            + " join family a on a.id = f.family_id where a.child_name = 'Bramwell'"
+                            + " and document -> 'fact' ->> 'kind' = 'answered' order by e.seq desc limit 1"))
+                    .isEqualTo("ilse");
+            desk.open("/trail");
+            assertThat(desk.page().textContent("main"))
+                    .contains("handed over what waited of somebody", "marit: gone home ill");
             desk.forgive();
         }
     }
