@@ -11,15 +11,18 @@ import org.springframework.stereotype.Component;
 
 /**
  * The entries of fittings, read once. Entries are only ever added, so what was read stays true: the fitting's last place
- * tells how many there are, and only those behind what is at hand are read, whichever process wrote them.
+ * tells how many there are, and only those behind what is at hand are read, whichever process wrote them. Words that were
+ * struck are counted on the fitting: then it is read anew.
  */
 @Component
 class EntryLog {
     private static final int MOST_FITTINGS = 500;
 
     private final EntryRows rows;
-    private final Cache<UUID, List<Entry>> read =
+    private final Cache<UUID, Known> read =
             Caffeine.newBuilder().maximumSize(MOST_FITTINGS).build();
+
+    private record Known(int struck, List<Entry> entries) {}
 
     EntryLog(EntryRows rows) {
         this.rows = rows;
@@ -27,8 +30,9 @@ class EntryLog {
 
     /** All entries up to the fitting's last place. */
     List<Entry> of(FittingRow fitting) {
-        List<Entry> known = read.get(fitting.id(), id -> List.of());
-        if (known.size() > fitting.lastSeq()) {
+        Known at = read.get(fitting.id(), id -> new Known(fitting.struck(), List.of()));
+        List<Entry> known = at.entries();
+        if (known.size() > fitting.lastSeq() || at.struck() != fitting.struck()) {
             // Read inside a transaction that was rolled back after all: start over.
             known = List.of();
         }
@@ -37,7 +41,7 @@ class EntryLog {
             rows.after(fitting.id(), known.size())
                     .forEach(row -> all.add(LayetteJson.strict().readValue(row.document(), Entry.class)));
             known = List.copyOf(all);
-            read.put(fitting.id(), known);
+            read.put(fitting.id(), new Known(fitting.struck(), known));
         }
         return known;
     }

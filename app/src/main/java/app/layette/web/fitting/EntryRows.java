@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 
 interface EntryRows extends JpaRepository<EntryRow, EntryRow.Key> {
@@ -12,6 +13,13 @@ interface EntryRows extends JpaRepository<EntryRow, EntryRow.Key> {
 
     @Query("select e.document from EntryRow e where e.key.fittingId = :fitting order by e.key.seq")
     List<String> documents(UUID fitting);
+
+    /** The one change that an entry knows: words of it are struck. */
+    @Modifying
+    @Query(
+            value = "update entry set document = cast(:document as jsonb) where fitting_id = :fitting and seq = :seq",
+            nativeQuery = true)
+    void strike(UUID fitting, int seq, String document);
 
     Optional<EntryRow> findById(UUID id);
 }

@@ -52,6 +52,9 @@ class FittingRow {
     @Column(name = "last_seq")
     private int lastSeq;
 
+    /** How often words were struck from its entries. */
+    private int struck;
+
     @Column(name = "created_at")
     private Instant createdAt;
 
@@ -126,5 +129,13 @@ class FittingRow {
         this.blocking = overview.blocking();
         this.nextChangeOn = overview.nextChangeOn();
         this.car = overview.car();
+    }
+
+    int struck() {
+        return struck;
+    }
+
+    void wordsStruck() {
+        struck++;
     }
 }

@@ -46,6 +46,14 @@ class SealRow {
         return new Seal(lastSeq, sha256);
     }
 
+    /** Words were struck from under it: the same entries, without them. */
+    void takeAnew(Seal anew) {
+        if (anew.lastSeq() != lastSeq) {
+            throw new IllegalStateException("A seal covers " + lastSeq + " entries, never " + anew.lastSeq());
+        }
+        this.sha256 = anew.sha256();
+    }
+
     String engineVersion() {
         return engineVersion;
     }

@@ -21,6 +21,7 @@ import app.layette.web.fitting.Erasing;
 import app.layette.web.fitting.FactForm;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RefusedEntryException;
+import app.layette.web.fitting.Striking;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -29,12 +30,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -93,7 +97,21 @@ class StoryController {
     private final Erasing erasing;
     private final Viewing viewing;
 
-    StoryController(Fittings fittings, Sealing sealing, Erasing erasing, Viewing viewing) {
+    private final Striking striking;
+    private final Resealing resealing;
+    private final TransactionTemplate transactions;
+
+    StoryController(
+            Fittings fittings,
+            Sealing sealing,
+            Erasing erasing,
+            Viewing viewing,
+            Striking striking,
+            Resealing resealing,
+            TransactionTemplate transactions) {
+        this.striking = striking;
+        this.resealing = resealing;
+        this.transactions = transactions;
         this.fittings = fittings;
         this.sealing = sealing;
         this.erasing = erasing;
@@ -122,6 +140,21 @@ class StoryController {
         model.addAttribute(
                 "seal",
                 seal.map(row -> view(row, fittings.documents(id), point.zone())).orElse(null));
+        if (user.isLead()) {
+            model.addAttribute("freeWords", striking.of(id, user.pointId()));
+        }
+        model.addAttribute(
+                "struck",
+                resealing.of(id).stream()
+                        .map(each -> words.say(
+                                "record.struckSays",
+                                Map.of(
+                                        "by", Argument.of(each.by()),
+                                        "at", Argument.of(TIME.format(each.at().atZone(point.zone()))),
+                                        "places", Argument.of(each.places()),
+                                        "why", Argument.of(each.why()),
+                                        "before", Argument.of(each.sha256Before()))))
+                        .toList());
         int sealedTo = seal.map(row -> row.seal().lastSeq()).orElse(Integer.MAX_VALUE);
         model.addAttribute(
                 "lines",
@@ -312,9 +345,12 @@ class StoryController {
             @AuthenticationPrincipal SignedIn user,
             @PathVariable UUID id,
             @RequestParam(defaultValue = "") String reference,
+            @RequestParam(defaultValue = "") List<UUID> strike,
+            @RequestParam(defaultValue = "") String why,
             RedirectAttributes after) {
         Wording words = viewing.wording(user);
         String known = fittings.planned(id, user.pointId()).reference();
+        after.addFlashAttribute("struckWhy", why);
         if (!reference.strip().equals(known)) {
             after.addFlashAttribute(
                     "refused",
@@ -324,12 +360,26 @@ class StoryController {
             return "redirect:/fittings/" + id + "/record";
         }
         try {
-            erasing.erase(id, words.say("record.erase.note"), user.pointId(), user.author());
+            // The words first: afterwards nobody can tell any more whom they name.
+            transactions.executeWithoutResult(status -> {
+                if (!strike.isEmpty()) {
+                    resealing.strike(chosen(id, user, strike), why, user.pointId(), user.author());
+                }
+                erasing.erase(id, words.say("record.erase.note"), user.pointId(), user.author());
+            });
             after.addFlashAttribute("said", words.say("record.erase.done"));
         } catch (RefusedEntryException e) {
             after.addFlashAttribute("refused", Fittings.say(e, words));
         }
         return "redirect:/fittings/" + id + "/record";
+    }
+
+    /** Entries of this family's fittings alone, whatever was sent. */
+    private Map<UUID, Set<UUID>> chosen(UUID id, SignedIn user, List<UUID> strike) {
+        return striking.of(id, user.pointId()).stream()
+                .filter(each -> strike.contains(each.entry()))
+                .collect(Collectors.groupingBy(
+                        Striking.Words::fitting, Collectors.mapping(Striking.Words::entry, Collectors.toSet())));
     }
 
     /** CND-3: the car with this seat in it was in a crash since. The seal stays; the family's page says to stop. */

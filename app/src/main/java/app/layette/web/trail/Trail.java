@@ -36,7 +36,8 @@ public class Trail {
         POINT_CHANGED,
         SHEET_TAKEN_IN,
         SHEET_DROPPED,
-        FAMILY_ERASED
+        FAMILY_ERASED,
+        WORDS_STRUCK
     }
 
     /** One line. */

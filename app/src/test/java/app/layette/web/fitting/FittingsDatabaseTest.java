@@ -25,6 +25,7 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
@@ -105,19 +106,40 @@ class FittingsDatabaseTest extends DatabaseTest {
     }
 
     @Test
-    void afterTheEndATraineeCorrectsNothingAndATechnicianDoes() {
+    void afterTheEndATraineesCorrectionWaitsAndATechniciansDoesNot() {
         EntryDraft weight = draft(new Fact.Weighed("r1", Mass.ofPoundsAndOunces(6, 8)));
         fittings.append(fitting, weight, point, PIM);
         fittings.append(
                 fitting, draft(new Fact.Ended("u1", Fact.Ending.NOT_FITTED, "no place", null, null)), point, MARIT);
-        EntryDraft withdrawal =
-                new EntryDraft(UUID.randomUUID(), 3, null, How.MEASURED, weight.id(), new Fact.Withdrawn("r1"));
+        EntryDraft withdrawal = withdrawal(weight.id());
+        fittings.correct(fitting, withdrawal, "a slip", point, PIM);
+        assertThat(weight()).isPresent();
+        assertThatThrownBy(() -> fittings.append(fitting, signature(withdrawal.id(), true), point, PIM))
+                .hasMessageContaining("TRAINEE_SIGNS");
+        assertThatThrownBy(() -> fittings.append(fitting, signature(weight.id(), true), point, MARIT))
+                .hasMessageContaining("NOTHING_WAITS");
+        assertThatThrownBy(() -> fittings.correct(fitting, withdrawal(withdrawal.id()), "no", point, MARIT))
+                .hasMessageContaining("CORRECTION_WAITS");
+        fittings.correct(fitting, withdrawal(weight.id()), "a slip", point, MARIT);
+        assertThat(weight()).isEmpty();
         int before = places().size();
-        assertThatThrownBy(() -> fittings.correct(fitting, withdrawal, "a slip", point, PIM))
-                .hasMessageContaining("TRAINEE_CORRECTS_SEALED");
-        assertThat(places()).as("nor is its reason kept").hasSize(before);
-        fittings.correct(fitting, withdrawal, "a slip", point, MARIT);
-        assertThat(places()).hasSize(before + 2);
+        assertThatThrownBy(() -> fittings.append(fitting, signature(withdrawal.id(), true), point, MARIT))
+                .hasMessageContaining("CORRECTION_OVERTAKEN");
+        assertThat(places()).as("nothing is kept of it").hasSize(before);
+        fittings.append(fitting, signature(withdrawal.id(), false), point, MARIT);
+        assertThat(weight()).isEmpty();
+    }
+
+    private Optional<?> weight() {
+        return fittings.planned(fitting, point).plan().situation().weight();
+    }
+
+    private static EntryDraft withdrawal(UUID of) {
+        return new EntryDraft(UUID.randomUUID(), 3, null, How.MEASURED, of, new Fact.Withdrawn("r1"));
+    }
+
+    private static EntryDraft signature(UUID correction, boolean taken) {
+        return draft(new Fact.CorrectionSigned("u1", correction, taken));
     }
 
     @Test

@@ -292,8 +292,13 @@ class RecordIT {
             desk.open(fitting + "/handout").click("text=Make the family’s own page");
             String page = desk.page().textContent(".own-address").replaceAll(".*/f/", "/f/");
             desk.open(fitting + "/record");
+            desk.page().fill("[name=text]", "Ottilie's aunt Berta rang.");
+            desk.click("button:has-text('Add')");
             String hash = desk.page().textContent(".seal code");
             desk.click("text=Erase who this family was");
+            assertThat(desk.page().isChecked(".erase .check:has-text('Berta') input"))
+                    .as("what names the child is proposed")
+                    .isTrue();
             desk.page().fill("[name=reference]", "W-1030");
             desk.click("button:has-text('Erase')");
             assertThat(desk.page().textContent(".refused")).contains("The Reference (W-1030)", "W-1031");
@@ -301,8 +306,8 @@ class RecordIT {
             desk.page().fill("[name=reference]", "W-1031");
             desk.click("button:has-text('Erase')");
             assertThat(desk.page().textContent("main"))
-                    .contains("the seal holds", hash, "The names of the family were erased")
-                    .doesNotContain("Ottilie", "W-1031");
+                    .contains("the seal holds", hash, "The names of the family were erased", "(struck)")
+                    .doesNotContain("Ottilie", "W-1031", "Berta");
             assertThat(desk.page().request().get(app.address() + page).status()).isEqualTo(410);
             for (String path : List.of("/", "/due?ahead=ALL", "/mailbox")) {
                 assertThat(desk.open(path).page().textContent("main")).as(path).doesNotContain("Ottilie", "W-1031");
