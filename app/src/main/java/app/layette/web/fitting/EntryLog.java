@@ -39,7 +39,7 @@ class EntryLog {
         if (known.size() < fitting.lastSeq()) {
             List<Entry> all = new ArrayList<>(known);
             rows.after(fitting.id(), known.size())
-                    .forEach(row -> all.add(LayetteJson.strict().readValue(row.document(), Entry.class)));
+                    .forEach(document -> all.add(LayetteJson.strict().readValue(document, Entry.class)));
             known = List.copyOf(all);
             read.put(fitting.id(), new Known(fitting.struck(), known));
         }

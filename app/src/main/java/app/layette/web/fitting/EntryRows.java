@@ -8,8 +8,9 @@ import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 
 interface EntryRows extends JpaRepository<EntryRow, EntryRow.Key> {
-    @Query("select e from EntryRow e where e.key.fittingId = :fitting and e.key.seq > :seq order by e.key.seq")
-    List<EntryRow> after(UUID fitting, int seq);
+    /** Texts, not rows: a row that was read before is never read again in its transaction, and words may be struck. */
+    @Query("select e.document from EntryRow e where e.key.fittingId = :fitting and e.key.seq > :seq order by e.key.seq")
+    List<String> after(UUID fitting, int seq);
 
     @Query("select e.document from EntryRow e where e.key.fittingId = :fitting order by e.key.seq")
     List<String> documents(UUID fitting);

@@ -71,9 +71,9 @@ public class Striking {
     public List<Integer> strike(UUID fitting, Set<UUID> chosen, UUID pointId) {
         FittingRow row = rows.lock(fitting, pointId).orElseThrow(NoSuchFittingException::new);
         List<Integer> places = new ArrayList<>();
-        for (EntryRow each : entries.after(fitting, 0)) {
-            ObjectNode document = (ObjectNode) LayetteJson.strict().readTree(each.document());
-            Entry entry = LayetteJson.strict().readValue(each.document(), Entry.class);
+        for (String stored : entries.documents(fitting)) {
+            ObjectNode document = (ObjectNode) LayetteJson.strict().readTree(stored);
+            Entry entry = LayetteJson.strict().readValue(stored, Entry.class);
             Set<String> fields = FreeText.of(entry.fact()).keySet();
             if (chosen.contains(entry.id()) && !fields.isEmpty()) {
                 fields.forEach(field -> ((ObjectNode) document.get("fact")).put(field, STRUCK));

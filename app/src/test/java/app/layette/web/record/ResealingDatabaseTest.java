@@ -9,6 +9,7 @@ import app.layette.core.entry.How;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.web.account.Points;
 import app.layette.web.fitting.EntryDraft;
+import app.layette.web.fitting.Erasing;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.support.DatabaseTest;
 import java.util.List;
@@ -19,6 +20,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Words struck from under a seal, over the real database. */
 class ResealingDatabaseTest extends DatabaseTest {
@@ -36,6 +38,12 @@ class ResealingDatabaseTest extends DatabaseTest {
 
     @Autowired
     private Points points;
+
+    @Autowired
+    private Erasing erasing;
+
+    @Autowired
+    private TransactionTemplate transactions;
 
     @Autowired
     private JdbcTemplate jdbc;
@@ -95,6 +103,17 @@ class ResealingDatabaseTest extends DatabaseTest {
         assertThat(resealing.of(fitting))
                 .singleElement()
                 .satisfies(struck -> assertThat(struck.sha256Before()).isEqualTo(before));
+    }
+
+    /** Erasing adds an entry in the same transaction, and so reads what was struck a moment before. */
+    @Test
+    void theyAreGoneFromMemoryWhereAnEntryFollowsInTheSameTransaction() {
+        transactions.executeWithoutResult(status -> {
+            resealing.strike(Map.of(fitting, Set.of(noted)), "asked for", point, ILSE);
+            erasing.erase(fitting, "erased", point, ILSE);
+        });
+        assertThat(fittings.planned(fitting, point).plan().situation().everything())
+                .noneMatch(entry -> entry.toString().contains("Berta"));
     }
 
     @Test
