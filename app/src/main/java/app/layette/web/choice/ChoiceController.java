@@ -14,16 +14,19 @@ import app.layette.web.account.Viewing;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.shelf.SheetSummary;
 import app.layette.web.shelf.Shelf;
+import app.layette.web.shell.Page;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 
 /** Ranks the shelf for one child. */
 @Controller
@@ -53,6 +56,8 @@ class ChoiceController {
     /** Why. */
     public record Reason(String weight, String weightWord, String code, String text) {}
 
+    private static final int A_PAGE = 40;
+
     private final Fittings fittings;
     private final Shelf shelf;
     private final Viewing viewing;
@@ -64,12 +69,17 @@ class ChoiceController {
     }
 
     @GetMapping("/fittings/{id}/restraints")
-    String restraints(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id, Model model) {
+    String restraints(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "1") int page,
+            Model model) {
         Fittings.Planned fitting = fittings.planned(id, user.pointId());
         Situation situation = fitting.plan().situation();
         Wording words = viewing.wording(user);
         List<Choice> choices = new ArrayList<>();
-        for (SeatAnswer answer : WhichRestraint.among(newest(user.pointId()), situation)) {
+        Page<SeatAnswer> shown = Page.of(WhichRestraint.among(newest(user.pointId()), situation), page, A_PAGE);
+        for (SeatAnswer answer : shown.items()) {
             boolean present = answer.seat().sheet().id().equals(situation.unit().sheet());
             choices.add(choice(answer, present, words));
         }
@@ -80,19 +90,17 @@ class ChoiceController {
                 "car", situation.car().map(car -> car.fullName().strip()).orElse(""));
         model.addAttribute("measured", situation.weight().isPresent());
         model.addAttribute("choices", choices);
+        model.addAttribute("page", shown);
         return "choice/restraints";
     }
 
     /** The newest version of every seat sheet. */
     private List<SeatSheet> newest(UUID point) {
-        List<SheetSummary> shelved = shelf.seats(point);
-        List<SeatSheet> all = shelf.sheets(
-                        point, shelved.stream().map(SheetSummary::id).toList())
-                .seats();
-        return all.stream()
-                .filter(sheet -> shelved.stream()
-                        .anyMatch(each -> each.id().equals(sheet.sheet().id())
-                                && each.version() == sheet.sheet().version()))
+        Map<String, Integer> shelved =
+                shelf.seats(point).stream().collect(Collectors.toMap(SheetSummary::id, SheetSummary::version));
+        return shelf.sheets(point, List.copyOf(shelved.keySet())).seats().stream()
+                .filter(sheet ->
+                        shelved.get(sheet.sheet().id()).equals(sheet.sheet().version()))
                 .toList();
     }
 

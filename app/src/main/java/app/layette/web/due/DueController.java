@@ -7,6 +7,7 @@ import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.shell.Address;
+import app.layette.web.shell.Page;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.DateTimeException;
 import java.time.LocalDate;
@@ -28,7 +29,10 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** What comes due for all families, overdue first, and what was done about it. */
 @Controller
 class DueController {
-    private static final int MOST_SHOWN = 300;
+    private static final int MOST_SHOWN = 200;
+    /** What lies farther ahead than this is found when the nearer things are done. */
+    private static final int MOST_READ = 5000;
+
     private static final int MOST_NOTES = 3;
     private static final int LONGEST_NOTE = 400;
 
@@ -90,12 +94,15 @@ class DueController {
             @AuthenticationPrincipal SignedIn user,
             @RequestParam(defaultValue = "QUARTER") Ahead ahead,
             @RequestParam(defaultValue = "") String about,
+            @RequestParam(defaultValue = "1") int page,
             HttpServletRequest request,
             Model model) {
         Point point = viewing.point(user);
         LocalDate today = viewing.today(point);
         Wording words = viewing.wording(user);
-        List<DueItems.Item> open = items.open(point.id(), today, today.plusDays(ahead.days), MOST_SHOWN);
+        Page<DueItems.Item> shown =
+                Page.of(items.open(point.id(), today, today.plusDays(ahead.days), MOST_READ), page, MOST_SHOWN);
+        List<DueItems.Item> open = shown.items();
         List<DueItems.Mark> marks = items.marks(
                 open.stream().map(DueItems.Item::fittingId).distinct().toList());
         List<Line> lines = open.stream()
@@ -106,7 +113,8 @@ class DueController {
         model.addAttribute("ahead", ahead);
         model.addAttribute("lines", lines);
         model.addAttribute("chosen", lines.stream().anyMatch(Line::chosen));
-        model.addAttribute("most", MOST_SHOWN);
+        model.addAttribute("page", shown);
+        model.addAttribute("most", shown.all() == MOST_READ ? MOST_READ : 0);
         model.addAttribute("mail", mail.way().name());
         model.addAttribute(
                 "feed",

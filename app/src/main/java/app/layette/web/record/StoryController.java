@@ -22,9 +22,11 @@ import app.layette.web.fitting.FactForm;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RefusedEntryException;
 import app.layette.web.fitting.Striking;
+import app.layette.web.shell.Page;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -54,6 +56,9 @@ class StoryController {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
+
+    private static final int A_PAGE = 200;
+    private static final int MOST_WORDS = 200;
 
     /**
      * One entry.
@@ -123,6 +128,7 @@ class StoryController {
             @AuthenticationPrincipal SignedIn user,
             @PathVariable UUID id,
             @RequestParam(defaultValue = "0") int correct,
+            @RequestParam(defaultValue = "0") int page,
             Model model) {
         Fittings.Planned fitting = fittings.planned(id, user.pointId());
         Wording words = viewing.wording(user);
@@ -141,7 +147,11 @@ class StoryController {
                 "seal",
                 seal.map(row -> view(row, fittings.documents(id), point.zone())).orElse(null));
         if (user.isLead()) {
-            model.addAttribute("freeWords", striking.of(id, user.pointId()));
+            List<Striking.Words> free = striking.of(id, user.pointId()).stream()
+                    .sorted(Comparator.comparing(each -> !each.named()))
+                    .toList();
+            model.addAttribute("freeWords", free.stream().limit(MOST_WORDS).toList());
+            model.addAttribute("moreWords", Math.max(0, free.size() - MOST_WORDS));
         }
         model.addAttribute(
                 "struck",
@@ -156,10 +166,16 @@ class StoryController {
                                         "before", Argument.of(each.sha256Before()))))
                         .toList());
         int sealedTo = seal.map(row -> row.seal().lastSeq()).orElse(Integer.MAX_VALUE);
+        // The newest entries come first to hand; one that is corrected is on its own page.
+        int wanted = correct > 0 ? (correct + A_PAGE - 1) / A_PAGE : page > 0 ? page : Integer.MAX_VALUE;
+        Page<Entry> shown = Page.of(entries, wanted, A_PAGE);
+        model.addAttribute("page", shown);
+        model.addAttribute("perPage", A_PAGE);
         model.addAttribute(
                 "lines",
                 lines(
                         entries,
+                        shown.items(),
                         sealedTo,
                         correct,
                         new Right(user.author().role(), fitting.plan().state() == FittingState.OPEN),
@@ -222,7 +238,7 @@ class StoryController {
     }
 
     private static List<Line> lines(
-            List<Entry> entries, int sealedTo, int chosen, Right right, Wording words, ZoneId zone) {
+            List<Entry> entries, List<Entry> shown, int sealedTo, int chosen, Right right, Wording words, ZoneId zone) {
         FactWords facts = new FactWords(words);
         Map<UUID, Integer> places = new HashMap<>();
         Map<UUID, Fact> correctedBy = new HashMap<>();
@@ -235,7 +251,7 @@ class StoryController {
         }
         List<Line> lines = new ArrayList<>();
         String before = "";
-        for (Entry entry : entries) {
+        for (Entry entry : shown) {
             String day = DAY.format(entry.at().atZoneSameInstant(zone));
             Fact fact = entry.fact();
             Optional<Fact> by = Optional.ofNullable(correctedBy.get(entry.id()));

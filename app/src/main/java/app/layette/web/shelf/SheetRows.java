@@ -6,10 +6,13 @@ import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
 interface SheetRows extends JpaRepository<SheetRow, SheetRow.Key> {
+    /** What lists show of every version; the documents stay where they are. */
     @Query("""
-            select s from SheetRow s where s.key.pointId = :point and s.key.kind = :kind
+            select new app.layette.web.shelf.SheetSummary(
+                s.key.id, s.key.version, s.title, s.status = app.layette.core.evidence.SheetStatus.CONFIRMED, s.importedBy)
+            from SheetRow s where s.key.pointId = :point and s.key.kind = :kind
             order by s.title, s.key.version desc""")
-    List<SheetRow> all(UUID point, SheetRow.Kind kind);
+    List<SheetSummary> all(UUID point, SheetRow.Kind kind);
 
     @Query("""
             select s from SheetRow s where s.key.pointId = :point and s.key.kind = :kind and s.key.id in :ids

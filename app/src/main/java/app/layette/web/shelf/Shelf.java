@@ -20,6 +20,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -39,7 +40,10 @@ import tools.jackson.databind.node.ObjectNode;
 /** The sheets of a fitting point. */
 @Service
 public class Shelf {
-    private static final int MOST_PARSED_SHEETS = 2_000;
+    /** Letters of the documents whose sheets are kept read: several thousand sheets, some 100 MB of memory. */
+    private static final long MOST_PARSED = 40_000_000;
+
+    private static final int READ_AT_ONCE = 200;
     private static final int FARTHEST_AHEAD = 100;
     private static final int LONGEST_SHEET = 1_000_000;
 
@@ -50,8 +54,13 @@ public class Shelf {
     private final Trail trail;
     private final Clock clock;
     private final ApplicationEventPublisher events;
-    private final Cache<SheetRow.Key, Object> parsed =
-            Caffeine.newBuilder().maximumSize(MOST_PARSED_SHEETS).build();
+    /** A sheet, and how long its document is. */
+    private record Parsed(Object sheet, int weight) {}
+
+    private final Cache<SheetRow.Key, Parsed> parsed = Caffeine.newBuilder()
+            .maximumWeight(MOST_PARSED)
+            .weigher((SheetRow.Key key, Parsed each) -> each.weight())
+            .build();
 
     Shelf(SheetRows rows, Trail trail, Clock clock, ApplicationEventPublisher events) {
         this.rows = rows;
@@ -88,12 +97,12 @@ public class Shelf {
     @Transactional(readOnly = true)
     public Sheets sheets(UUID point, List<String> ids) {
         return new Sheets(
-                read(point, SheetRow.Kind.SEAT, ids, row -> SheetReader.seat(row.document()), SeatSheet.class),
+                read(point, SheetRow.Kind.SEAT, ids, row -> SheetReader.keptSeat(row.document()), SeatSheet.class),
                 read(
                         point,
                         SheetRow.Kind.VEHICLE,
                         ids,
-                        row -> SheetReader.vehicle(row.document()),
+                        row -> SheetReader.keptVehicle(row.document()),
                         VehicleSheet.class));
     }
 
@@ -275,13 +284,7 @@ public class Shelf {
     /** The newest confirmed version of each; a draft stands only where nothing is confirmed. */
     private List<SheetSummary> newest(UUID point, SheetRow.Kind kind) {
         Map<String, SheetSummary> newest = new LinkedHashMap<>();
-        for (SheetRow row : rows.all(point, kind)) {
-            SheetSummary summary = new SheetSummary(
-                    row.key().id(),
-                    row.key().version(),
-                    row.title(),
-                    row.status() == SheetStatus.CONFIRMED,
-                    row.importedBy());
+        for (SheetSummary summary : rows.all(point, kind)) {
             // Newest first: the first is kept, unless it is a draft and a confirmed one follows.
             newest.merge(summary.id(), summary, (kept, older) -> !kept.confirmed() && older.confirmed() ? older : kept);
         }
@@ -291,10 +294,23 @@ public class Shelf {
     /** Which versions there are is asked each time, what they say only once: a version never changes. */
     private <T> List<T> read(
             UUID point, SheetRow.Kind kind, List<String> ids, Function<SheetRow, T> reader, Class<T> type) {
-        return rows.versionKeys(point, kind, ids).stream()
-                .map(key -> type.cast(
-                        parsed.get(key, each -> reader.apply(rows.findById(each).orElseThrow()))))
+        List<SheetRow.Key> keys = rows.versionKeys(point, kind, ids);
+        // Kept beside the cache: it may let go of one while the others are read.
+        Map<SheetRow.Key, Parsed> known = new HashMap<>(parsed.getAllPresent(keys));
+        List<String> missing = keys.stream()
+                .filter(key -> !known.containsKey(key))
+                .map(SheetRow.Key::id)
+                .distinct()
                 .toList();
+        for (int from = 0; from < missing.size(); from += READ_AT_ONCE) {
+            List<String> some = missing.subList(from, Math.min(missing.size(), from + READ_AT_ONCE));
+            for (SheetRow row : rows.versions(point, kind, some)) {
+                known.put(
+                        row.key(), new Parsed(reader.apply(row), row.document().length()));
+            }
+        }
+        parsed.putAll(known);
+        return keys.stream().map(key -> type.cast(known.get(key).sheet())).toList();
     }
 
     private static RefusedDocumentException refused(String place, String value, String allowed) {

@@ -2,14 +2,17 @@ package app.layette.web.shelf;
 
 import app.layette.formats.document.RefusedDocumentException;
 import app.layette.web.account.SignedIn;
+import app.layette.web.shell.Page;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Locale;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
+import org.springframework.ui.ExtendedModelMap;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -22,6 +25,8 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** Lists of sheets, and bringing one in. */
 @Controller
 class ShelfController {
+    private static final int A_PAGE = 100;
+
     private final Shelf shelf;
 
     ShelfController(Shelf shelf) {
@@ -29,17 +34,36 @@ class ShelfController {
     }
 
     @GetMapping("/shelf")
-    String seats(@AuthenticationPrincipal SignedIn user, Model model) {
-        model.addAttribute("kind", "shelf");
-        model.addAttribute("sheets", shelf.seats(user.pointId()));
+    String seats(
+            @AuthenticationPrincipal SignedIn user,
+            @RequestParam(defaultValue = "") String find,
+            @RequestParam(defaultValue = "1") int page,
+            Model model) {
+        list(false, user, find, page, model);
         return "shelf/list";
     }
 
     @GetMapping("/cars")
-    String cars(@AuthenticationPrincipal SignedIn user, Model model) {
-        model.addAttribute("kind", "cars");
-        model.addAttribute("sheets", shelf.cars(user.pointId()));
+    String cars(
+            @AuthenticationPrincipal SignedIn user,
+            @RequestParam(defaultValue = "") String find,
+            @RequestParam(defaultValue = "1") int page,
+            Model model) {
+        list(true, user, find, page, model);
         return "shelf/list";
+    }
+
+    private void list(boolean cars, SignedIn user, String find, int number, Model model) {
+        String wanted = find.strip().toLowerCase(Locale.ROOT);
+        List<SheetSummary> found = (cars ? shelf.cars(user.pointId()) : shelf.seats(user.pointId()))
+                .stream()
+                        .filter(each -> (each.title() + " " + each.id())
+                                .toLowerCase(Locale.ROOT)
+                                .contains(wanted))
+                        .toList();
+        model.addAttribute("kind", cars ? "cars" : "shelf");
+        model.addAttribute("find", find.strip());
+        model.addAttribute("page", Page.of(found, number, A_PAGE));
     }
 
     @GetMapping("/sheets/{id}.json")
@@ -71,8 +95,9 @@ class ShelfController {
 
     private ModelAndView refused(SignedIn user, boolean cars, String file, RefusedDocumentException e) {
         ModelAndView page = new ModelAndView("shelf/list", HttpStatus.UNPROCESSABLE_CONTENT);
-        page.addObject("kind", cars ? "cars" : "shelf");
-        page.addObject("sheets", cars ? shelf.cars(user.pointId()) : shelf.seats(user.pointId()));
+        Model listed = new ExtendedModelMap();
+        list(cars, user, "", 1, listed);
+        page.addAllObjects(listed.asMap());
         page.addObject("file", file);
         page.addObject("problems", List.copyOf(e.problems()));
         return page;

@@ -35,6 +35,9 @@ import java.util.Optional;
 
 /** The asks about the car, what is done in it, and the manuals' pages. */
 final class CarAsks extends AskForms {
+    /** A wall of names is no choice. */
+    private static final int MOST_CARS = 60;
+
     private final Stock stock;
 
     CarAsks(FittingPlan plan, Wording words, Typed typed, Stock stock) {
@@ -57,7 +60,7 @@ final class CarAsks extends AskForms {
         boolean hasSheet =
                 car.isPresent() && situation.newest(Fact.QuickCarSeen.class).isEmpty();
         if (car.isEmpty()) {
-            stock.cars().forEach(sheet -> forms.add(fromShelf(sheet)));
+            stock.cars().stream().limit(MOST_CARS).forEach(sheet -> forms.add(fromShelf(sheet)));
         }
         if (!hasSheet) {
             forms.add(quickCar());
@@ -67,6 +70,9 @@ final class CarAsks extends AskForms {
                 .map(placed -> placeBy(placed.value().position(), placed.value().method()))
                 .orElse("");
         String help = words.say(car.isPresent() ? "ask.PLACE.help" : "ask.PLACE.quickCar");
+        if (car.isEmpty() && stock.cars().size() > MOST_CARS) {
+            help += " " + words.say("ask.PLACE.moreCars", Map.of("count", Argument.of(MOST_CARS)));
+        }
         return new AskView(id(ask), words.say("ask.PLACE"), help, ask.answered(), current, forms);
     }
 

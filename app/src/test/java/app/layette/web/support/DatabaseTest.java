@@ -19,6 +19,7 @@ public abstract class DatabaseTest {
         properties.add("LAYETTE_DB_URL", DATABASE::url);
         properties.add("LAYETTE_DB_PASSWORD", DATABASE::password);
         properties.add("layette.mode", () -> "demo");
+        properties.add("layette.warm-up", () -> "false");
     }
 
     /** The shelf is as the demo data left it, and every fitting waits to be planned by that. */

@@ -161,6 +161,7 @@ public final class RunningApp implements BeforeEachCallback, TestExecutionExcept
         builder.environment().put("LAYETTE_DB_URL", database.url());
         builder.environment().put("LAYETTE_DB_PASSWORD", database.password());
         builder.environment().put("LAYETTE_STEADY", steady);
+        builder.environment().put("LAYETTE_WARM_UP", System.getProperty("layette.warmUp", "false"));
         // Passkeys belong to a host name.
         builder.environment().put("LAYETTE_BASE_URL", addressByName());
         builder.redirectErrorStream(true);

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.DoubleFunction;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
 
 /**
  * Reads what people type beside a car: {@code 6 lb 4 oz}, {@code 6-4}, {@code 2.9 kgs}, {@code 19 1/2 in}. What can be
@@ -68,13 +69,13 @@ final class QuantityReader {
     }
 
     static Mass mass(String text, MassRange allowed) {
-        Bounds bounds = new Bounds(Kind.MASS, text, both(allowed.min()), both(allowed.max()));
+        Bounds bounds = new Bounds(Kind.MASS, text, () -> both(allowed.min()), () -> both(allowed.max()));
         // Pounds and ounces are so common that 6-4 is nothing else.
         return read(text, "lb", MASS_UNITS, BARE_MASS_UNITS, allowed::contains, bounds, Mass::typedAs);
     }
 
     static Length length(String text, LengthRange allowed) {
-        Bounds bounds = new Bounds(Kind.LENGTH, text, both(allowed.min()), both(allowed.max()));
+        Bounds bounds = new Bounds(Kind.LENGTH, text, () -> both(allowed.min()), () -> both(allowed.max()));
         return read(text, "", LENGTH_UNITS, BARE_LENGTH_UNITS, allowed::contains, bounds, Length::typedAs);
     }
 
@@ -82,8 +83,8 @@ final class QuantityReader {
         Bounds bounds = new Bounds(
                 Kind.ANGLE,
                 text,
-                Angle.ofDegrees(minDegrees).toString(),
-                Angle.ofDegrees(maxDegrees).toString());
+                () -> Angle.ofDegrees(minDegrees).toString(),
+                () -> Angle.ofDegrees(maxDegrees).toString());
         QuantityText typed = apart(text == null ? null : text.replace("°", " deg "), bounds);
         Part only = typed.parts().get(0);
         if (typed.parts().size() > 1 || !DEGREES.contains(only.unit())) {
@@ -197,9 +198,11 @@ final class QuantityReader {
         return length.in(UnitSystem.METRIC) + " (" + length.in(UnitSystem.CUSTOMARY) + ")";
     }
 
-    private record Bounds(Kind kind, String typed, String lowest, String highest) {
+    /** What a refusal says; the range is put into words only where one is refused. */
+    private record Bounds(Kind kind, String typed, Supplier<String> lowest, Supplier<String> highest) {
         UnreadableMeasureException refuse(Reason reason) {
-            return new UnreadableMeasureException(kind, reason, typed == null ? "" : typed, lowest, highest);
+            return new UnreadableMeasureException(
+                    kind, reason, typed == null ? "" : typed, lowest.get(), highest.get());
         }
     }
 }

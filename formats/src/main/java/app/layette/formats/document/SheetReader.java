@@ -28,6 +28,24 @@ public final class SheetReader {
         return seat(Schemas.checked(DocumentKind.SEAT_SHEET, json));
     }
 
+    /**
+     * Reads a seat sheet that was checked against its schema when it came in: a shelf of thousands is read in a moment.
+     *
+     * @throws RefusedDocumentException when it cannot be read at all
+     */
+    public static SeatSheet keptSeat(String json) {
+        return seat(LayetteJson.strict().readTree(json));
+    }
+
+    /**
+     * Reads a vehicle sheet that was checked against its schema when it came in.
+     *
+     * @throws RefusedDocumentException when it cannot be read at all
+     */
+    public static VehicleSheet keptVehicle(String json) {
+        return vehicle(LayetteJson.strict().readTree(json));
+    }
+
     /** Reads a seat sheet whose schema has been checked. */
     static SeatSheet seat(JsonNode checked) {
         SeatSheet sheet = bind(withVersion(checked), SeatSheet.class);
