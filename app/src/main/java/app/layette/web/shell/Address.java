@@ -9,13 +9,21 @@ import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /**
  * Where this application is reached from outside, for links that leave the page: on paper, in calendars, in letters. It
- * is a setting; without one the demo takes the address that was asked for, which whoever asks can choose.
+ * is a setting; without one the demo takes the address that was asked for. Whoever asks can choose that, so in production it
+ * is never believed: there the address it listens on stands in.
  */
 @Component
 public class Address {
     private final Optional<String> set;
+    private final boolean demo;
+    private final String listens;
 
-    Address(@Value("${layette.base-url:}") String set) {
+    Address(
+            @Value("${layette.base-url:}") String set,
+            @Value("${layette.mode:serve}") String mode,
+            @Value("${server.address:127.0.0.1}:${server.port:8080}") String listens) {
+        this.demo = mode.equals("demo");
+        this.listens = "http://" + listens;
         this.set = Optional.of(set.strip()).filter(each -> !each.isEmpty()).map(each -> each.replaceAll("/+$", ""));
     }
 
@@ -28,8 +36,9 @@ public class Address {
 
     /** The whole address of a path of ours. */
     public String of(String path, HttpServletRequest request) {
-        return set.orElseGet(() ->
-                        ServletUriComponentsBuilder.fromContextPath(request).toUriString())
+        return set.orElseGet(() -> demo
+                        ? ServletUriComponentsBuilder.fromContextPath(request).toUriString()
+                        : listens)
                 + path;
     }
 }

@@ -1,10 +1,18 @@
 package app.layette.web.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.layette.web.support.Desk;
 import app.layette.web.support.RunningApp;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.PlaywrightException;
+import java.io.IOException;
+import java.net.Socket;
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -122,6 +130,51 @@ class ConnectionIT {
                     .waitForFunction(
                             "() => document.querySelector('.ask[open] .echo').textContent.includes('more than one unit')");
             desk.isQuiet();
+        }
+    }
+
+    /** Each half-sent form would hold a thread for as long as it trickles in. */
+    @Test
+    void halfSentFormsKeepNobodyFromReading() throws IOException {
+        List<Socket> halves = new ArrayList<>();
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            int port = URI.create(app.address()).getPort();
+            for (int i = 0; i < 200; i++) {
+                Socket half = new Socket("127.0.0.1", port);
+                halves.add(half);
+                half.getOutputStream()
+                        .write(("POST /sign-in HTTP/1.1\r\nHost: here\r\nContent-Length: 100000\r\n"
+                                        + "Content-Type: application/x-www-form-urlencoded\r\n\r\nusername=a")
+                                .getBytes(StandardCharsets.US_ASCII));
+            }
+            desk.open("/sign-in");
+            assertThat(desk.page().textContent("h1")).isEqualTo("Sign in");
+        } finally {
+            for (Socket half : halves) {
+                half.close();
+            }
+        }
+    }
+
+    /** No session lasts longer than twelve hours, and no page of it that was kept for where there is no signal. */
+    @Test
+    void aKeptPageIsOverWithTheLongestSession() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").click("text=Bramwell");
+            desk.page().waitForFunction("() => navigator.serviceWorker.controller !== null");
+            desk.page().reload();
+            String fitting = desk.page().url().replace(app.address(), "");
+            desk.offline(true).open(fitting);
+            assertThat(desk.title()).isNotEmpty();
+            desk.offline(false);
+            desk.page()
+                    .evaluate("async () => { const cache = await caches.open('layette-pages-1');"
+                            + " for (const key of await cache.keys()) {"
+                            + " const old = new Date(Date.now() - 13 * 3600 * 1000).toUTCString();"
+                            + " await cache.put(key, new Response('<p>old</p>', { headers: { Date: old } })); } }");
+            desk.offline(true);
+            assertThatThrownBy(() -> desk.open(fitting)).isInstanceOf(PlaywrightException.class);
+            desk.forgive();
         }
     }
 
