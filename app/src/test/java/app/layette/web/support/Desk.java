@@ -35,6 +35,11 @@ public final class Desk implements AutoCloseable {
             + " return it.matches('a[href]:not([href^=\"#\"])') || it.matches('button')"
             + " && form !== null && !form.matches('main [method=post]'); }";
 
+    private static final String IS_A_WAY_OUT = "each => { const link = each.closest('a[href]');"
+            + " return link instanceof HTMLAnchorElement && !link.getAttribute('href').startsWith('#')"
+            + " && link.pathname + link.search !== location.pathname + location.search"
+            + " && !link.hasAttribute('hx-get') && !link.closest('[hx-boost]') && !link.target; }";
+
     public static final String PASSWORD = "thread-and-thimble";
     private static final List<String> FLAGS = List.of(
             "--no-sandbox",
@@ -124,7 +129,12 @@ public final class Desk implements AutoCloseable {
         // A page is there before its scripts are: a hand is never as quick as that.
         page.waitForSelector(selector);
         page.waitForFunction("() => document.readyState === 'complete'");
+        if ((Boolean) page.locator(selector).first().evaluate(IS_A_WAY_OUT)) {
+            // The old page is still complete for a moment after the click: only its going away tells.
+            page.evaluate("() => { window.pressedHere = true; }");
+        }
         page.click(selector);
+        page.waitForFunction("() => !window.pressedHere && document.readyState === 'complete'");
         return settled();
     }
 
