@@ -48,14 +48,16 @@ public final class FlatRules {
             Permission ofPlace = named.value()
                     .map(list -> list.contains(place) ? Permission.ALLOWED : Permission.NOT_ALLOWED)
                     .orElse(Permission.NOT_KNOWN);
-            Finding.Builder finding = switch (situation.permission(
-                    PermissionKey.CAR_BED_POSITION, Speaker.SEAT, ofPlace)) {
-                case ALLOWED -> Finding.of(CAB_11, Weight.HOLDS, "bedPlaceNamed");
-                case NOT_ALLOWED ->
-                    Finding.of(CAB_11, Weight.STOP, "bedPlaceNotNamed").changedBy("OTHER_PLACE");
-                case NOT_KNOWN ->
-                    Finding.of(CAB_11, Weight.NOT_KNOWN, "bedPlacesNotKnown").changedBy("SEAT_MANUAL");
-            };
+            Finding.Builder finding =
+                    switch (situation.permission(PermissionKey.CAR_BED_POSITION, Speaker.SEAT, ofPlace)) {
+                        case ALLOWED -> Finding.of(CAB_11, Weight.HOLDS, "bedPlaceNamed");
+                        case NOT_ALLOWED ->
+                            Finding.of(CAB_11, Weight.STOP, "bedPlaceNotNamed").changedBy("OTHER_PLACE");
+                        case NOT_KNOWN ->
+                            Finding.of(CAB_11, Weight.NOT_KNOWN, "bedPlacesNotKnown")
+                                    .changedBy("SEAT_MANUAL")
+                                    .toldBy(PermissionKey.CAR_BED_POSITION);
+                    };
             return Verdict.judged(
                     finding.with("place", new Argument.OfKey("place." + place)).from(named));
         }
@@ -74,12 +76,13 @@ public final class FlatRules {
             }
             Permission lies = situation.permission(PermissionKey.LAY_FLAT_POSITION);
             if (lies != Permission.ALLOWED) {
-                boolean known = lies == Permission.NOT_ALLOWED;
-                return Verdict.judged(Finding.of(
-                                CAB_11,
-                                known ? Weight.STOP : Weight.NOT_KNOWN,
-                                known ? "layFlatNotAllowed" : "layFlatNotKnown")
-                        .changedBy(known ? "OTHER_PLACE" : "SEAT_MANUAL"));
+                return Verdict.judged(
+                        lies == Permission.NOT_ALLOWED
+                                ? Finding.of(CAB_11, Weight.STOP, "layFlatNotAllowed")
+                                        .changedBy("OTHER_PLACE")
+                                : Finding.of(CAB_11, Weight.NOT_KNOWN, "layFlatNotKnown")
+                                        .changedBy("SEAT_MANUAL")
+                                        .toldBy(PermissionKey.LAY_FLAT_POSITION));
             }
             PositionId second = situation.placed().get().value().position().besides();
             boolean isThere = situation.car().get().position(second).isPresent();

@@ -96,14 +96,10 @@ public final class PlaceRules {
         Evidence<Airbag> airbag = position.airbag();
         Permission mayBeOff = situation.permission(PermissionKey.FRONT_AIRBAG_OFF, Speaker.CAR, Permission.ALLOWED);
         if (mayBeOff != Permission.ALLOWED) {
-            boolean known = mayBeOff == Permission.NOT_ALLOWED;
-            return Verdict.judged(at(
-                    Finding.of(
-                                    CAB_1,
-                                    known ? Weight.STOP : Weight.NOT_KNOWN,
-                                    known ? "airbagNotSwitched" : "airbagNotKnown")
-                            .from(airbag),
-                    position));
+            Finding.Builder finding = mayBeOff == Permission.NOT_ALLOWED
+                    ? Finding.of(CAB_1, Weight.STOP, "airbagNotSwitched")
+                    : Finding.of(CAB_1, Weight.NOT_KNOWN, "airbagNotKnown").toldBy(PermissionKey.FRONT_AIRBAG_OFF);
+            return Verdict.judged(at(finding.from(airbag), position));
         }
         boolean seenHere = airbag.source().filter(Source::isSeen).isPresent();
         return seenHere
@@ -148,7 +144,9 @@ public final class PlaceRules {
             return Finding.of(CAB_4, Weight.STOP, "anchorsNotForUse").from(anchors);
         }
         if (here == Permission.NOT_KNOWN) {
-            return Finding.of(CAB_4, Weight.NOT_KNOWN, "anchorsNotKnown").from(anchors);
+            return Finding.of(CAB_4, Weight.NOT_KNOWN, "anchorsNotKnown")
+                    .from(anchors)
+                    .toldBy(PermissionKey.LOWER_ANCHORS_AT_POSITION);
         }
         if (anchors.value().get() == OwnAnchors.OWN_PAIR) {
             return Finding.of(CAB_4, Weight.HOLDS, "ownPair").from(anchors);
@@ -200,7 +198,9 @@ public final class PlaceRules {
             case ALLOWED -> Finding.of(code, Weight.HOLDS, subject + "Allowed");
             case NOT_ALLOWED -> Finding.of(code, Weight.STOP, subject + "NotAllowed");
             case NOT_KNOWN ->
-                Finding.of(code, Weight.NOT_KNOWN, subject + "NotKnown").changedBy("BOTH_MANUALS");
+                Finding.of(code, Weight.NOT_KNOWN, subject + "NotKnown")
+                        .changedBy("BOTH_MANUALS")
+                        .toldBy(key);
         };
     }
 }

@@ -1,6 +1,7 @@
 package app.layette.core.finding;
 
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Source;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -17,6 +18,7 @@ import java.util.Map;
  * @param arguments the values it used, by the names that the sentence uses
  * @param sources where those values came from
  * @param changes keys of what would change the verdict
+ * @param pages the permissions that it lacks: a page of a manual that was not read tells each of them
  */
 public record Finding(
         RuleCode code,
@@ -24,12 +26,14 @@ public record Finding(
         String message,
         Map<String, Argument> arguments,
         List<Source> sources,
-        List<String> changes) {
+        List<String> changes,
+        List<PermissionKey> pages) {
 
     public Finding {
         arguments = Collections.unmodifiableMap(new LinkedHashMap<>(arguments));
         sources = List.copyOf(sources);
         changes = List.copyOf(changes);
+        pages = List.copyOf(pages);
     }
 
     /** Starts a finding; the message key becomes {@code finding.CODE.reason}. */
@@ -50,6 +54,7 @@ public record Finding(
         private final Map<String, Argument> arguments = new LinkedHashMap<>();
         private final List<Source> sources = new ArrayList<>();
         private final List<String> changes = new ArrayList<>();
+        private final List<PermissionKey> pages = new ArrayList<>();
 
         private Builder(RuleCode code, Weight weight, String message) {
             this.code = code;
@@ -78,8 +83,14 @@ public record Finding(
             return this;
         }
 
+        /** Names a permission that it lacks; the page that tells it is asked for. */
+        public Builder toldBy(PermissionKey permission) {
+            pages.add(permission);
+            return this;
+        }
+
         public Finding build() {
-            return new Finding(code, weight, message, arguments, sources, changes);
+            return new Finding(code, weight, message, arguments, sources, changes, pages);
         }
     }
 }

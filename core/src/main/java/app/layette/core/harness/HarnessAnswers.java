@@ -80,7 +80,8 @@ public final class HarnessAnswers {
         Finding.Builder finding = switch (situation.permission(key)) {
             case ALLOWED -> Finding.of(HAR_10, Weight.HOLDS, what + "Allowed");
             case NOT_ALLOWED -> Finding.of(HAR_10, Weight.FIX, what + "NotAllowed");
-            case NOT_KNOWN -> Finding.of(HAR_10, Weight.NOT_KNOWN, what + "NotKnown");
+            case NOT_KNOWN ->
+                Finding.of(HAR_10, Weight.NOT_KNOWN, what + "NotKnown").toldBy(key);
         };
         return Verdict.judged(finding.changedBy("SUPPORT"));
     }

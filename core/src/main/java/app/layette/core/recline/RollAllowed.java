@@ -65,8 +65,15 @@ public final class RollAllowed implements Rule {
                     case NOT_ALLOWED ->
                         Finding.of(REC_6, Weight.STOP, "rollNotAllowed").changedBy("ROLL");
                     case NOT_KNOWN ->
-                        Finding.of(REC_6, Weight.NOT_KNOWN, "rollNotKnown").changedBy("SEAT_MANUAL");
+                        told(situation, kind, Finding.of(REC_6, Weight.NOT_KNOWN, "rollNotKnown"))
+                                .changedBy("SEAT_MANUAL");
                 });
+    }
+
+    /** The page on this kind of roll, and the one on a roll together with a raised foot. */
+    private static Finding.Builder told(Situation situation, RollKind kind, Finding.Builder finding) {
+        key(kind).ifPresent(finding::toldBy);
+        return isWithFoot(situation) ? finding.toldBy(PermissionKey.ROLL_WITH_FOOT) : finding;
     }
 
     private static Verdict judged(Stamped<RollPlaced> roll, Finding.Builder finding) {
@@ -77,11 +84,15 @@ public final class RollAllowed implements Rule {
 
     /** Whether a kind of roll may be used at all. */
     public static Permission permission(Situation situation, RollKind kind) {
+        return key(kind).map(situation::permission).orElse(Permission.ALLOWED);
+    }
+
+    private static Optional<PermissionKey> key(RollKind kind) {
         return switch (kind) {
-            case NONE -> Permission.ALLOWED;
-            case TOWEL -> situation.permission(PermissionKey.TOWEL);
-            case NOODLE -> situation.permission(PermissionKey.NOODLE);
-            case NOODLE_TRIANGLE -> situation.permission(PermissionKey.NOODLE_TRIANGLE);
+            case NONE -> Optional.empty();
+            case TOWEL -> Optional.of(PermissionKey.TOWEL);
+            case NOODLE -> Optional.of(PermissionKey.NOODLE);
+            case NOODLE_TRIANGLE -> Optional.of(PermissionKey.NOODLE_TRIANGLE);
         };
     }
 

@@ -3,8 +3,6 @@ package app.layette.core.run;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.HandleSet;
 import app.layette.core.entry.Fact.Quantity;
-import app.layette.core.entry.Fact.RollKind;
-import app.layette.core.entry.Fact.RollPlaced;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
@@ -14,54 +12,56 @@ import app.layette.core.evidence.Speaker;
 import app.layette.core.finding.Finding;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.gate.Gate;
-import app.layette.core.recline.RollAllowed;
 import app.layette.core.rule.Conclusion;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /**
  * The manual pages that would answer what is not known. Keys: {@code PERMISSION:KEY:SPEAKER}, {@code
  * QUANTITY:KEY:SPEAKER}, {@code HANDLE:POSITION}.
  */
 final class PageAsks {
-    private static final Map<String, PermissionKey> PERMISSIONS = Map.of(
-            "overhangNotKnown", PermissionKey.OVERHANG,
-            "bothSystemsNotKnown", PermissionKey.BOTH_SYSTEMS,
-            "touchingNotKnown", PermissionKey.TOUCHING_FRONT_SEAT,
-            "rollsNotKnown", PermissionKey.ROLLS_BESIDE_CHILD,
-            "storageNotKnown", PermissionKey.LEG_OVER_STORAGE,
-            "frontRowNotKnown", PermissionKey.FRONT_ROW,
-            "unusualNotKnown", PermissionKey.UNUSUAL_VEHICLE_SEAT,
-            "inflatableNotKnown", PermissionKey.INFLATABLE_BELT);
-
-    /** Where a permission is asked for; one that is asked for nowhere has no step. */
-    private static final Map<PermissionKey, StepKey> STEPS = Map.ofEntries(
-            Map.entry(PermissionKey.OVERHANG, StepKey.serving(Conclusion.SITS_WHOLE)),
-            Map.entry(PermissionKey.BOTH_SYSTEMS, StepKey.serving(Conclusion.ONE_SYSTEM)),
-            Map.entry(PermissionKey.TOUCHING_FRONT_SEAT, StepKey.serving(Conclusion.GAP)),
-            Map.entry(PermissionKey.ROLLS_BESIDE_CHILD, StepKey.serving(Conclusion.SUPPORT)),
-            Map.entry(PermissionKey.LEG_OVER_STORAGE, StepKey.serving(Conclusion.FLOOR_AND_LEG)),
-            Map.entry(PermissionKey.FRONT_ROW, StepKey.serving(Conclusion.FRONT_ROW)),
-            Map.entry(PermissionKey.UNUSUAL_VEHICLE_SEAT, StepKey.serving(Conclusion.VEHICLE_SEAT)),
-            Map.entry(PermissionKey.INFLATABLE_BELT, StepKey.serving(Conclusion.INFLATABLE_BELT)),
-            Map.entry(PermissionKey.TOWEL, StepKey.serving(Conclusion.ROLL)),
-            Map.entry(PermissionKey.NOODLE, StepKey.serving(Conclusion.ROLL)),
-            Map.entry(PermissionKey.NOODLE_TRIANGLE, StepKey.serving(Conclusion.ROLL)),
-            Map.entry(PermissionKey.ROLL_WITH_FOOT, StepKey.serving(Conclusion.ROLL)));
-
-    /** What a roll may be made of; which one is asked for depends on the roll. */
-    private static final List<PermissionKey> ROLLS = List.of(
-            PermissionKey.TOWEL, PermissionKey.NOODLE, PermissionKey.NOODLE_TRIANGLE, PermissionKey.ROLL_WITH_FOOT);
+    /** Where each permission is asked for: the step that serves the conclusion it decides. */
+    private static final Map<PermissionKey, StepKey> STEPS = steps(Map.ofEntries(
+            Map.entry(PermissionKey.AMERICAN_ROUTING, Conclusion.ROUTING_ALLOWED),
+            Map.entry(PermissionKey.EUROPEAN_ROUTING, Conclusion.ROUTING_ALLOWED),
+            Map.entry(PermissionKey.CARRIER_WITHOUT_BASE, Conclusion.ROUTING_ALLOWED),
+            Map.entry(PermissionKey.BOTH_SYSTEMS, Conclusion.ONE_SYSTEM),
+            Map.entry(PermissionKey.TOP_TETHER_REAR_FACING, Conclusion.ONE_SYSTEM),
+            Map.entry(PermissionKey.LOCKING_CLIP, Conclusion.BELT_LOCKS),
+            Map.entry(PermissionKey.BELT_LOCKABLE, Conclusion.BELT_LOCKS),
+            Map.entry(PermissionKey.INFLATABLE_BELT, Conclusion.INFLATABLE_BELT),
+            Map.entry(PermissionKey.ANCHOR_STRAP_UNDER_LOCK_OFF, Conclusion.STRAP),
+            Map.entry(PermissionKey.TOWEL, Conclusion.ROLL),
+            Map.entry(PermissionKey.NOODLE, Conclusion.ROLL),
+            Map.entry(PermissionKey.NOODLE_TRIANGLE, Conclusion.ROLL),
+            Map.entry(PermissionKey.ROLL_WITH_FOOT, Conclusion.ROLL),
+            Map.entry(PermissionKey.ROLLS_BESIDE_CHILD, Conclusion.SUPPORT),
+            Map.entry(PermissionKey.CROTCH_CLOTH, Conclusion.SUPPORT),
+            Map.entry(PermissionKey.LOWER_ANCHORS_AT_POSITION, Conclusion.OWN_ANCHORS),
+            Map.entry(PermissionKey.BORROWED_INNER_ANCHORS, Conclusion.OWN_ANCHORS),
+            Map.entry(PermissionKey.UNUSUAL_VEHICLE_SEAT, Conclusion.VEHICLE_SEAT),
+            Map.entry(PermissionKey.FRONT_ROW, Conclusion.FRONT_ROW),
+            Map.entry(PermissionKey.FRONT_AIRBAG_OFF, Conclusion.AIRBAG),
+            Map.entry(PermissionKey.TOUCHING_FRONT_SEAT, Conclusion.GAP),
+            Map.entry(PermissionKey.OVERHANG, Conclusion.SITS_WHOLE),
+            Map.entry(PermissionKey.LOAD_LEG_OMITTED, Conclusion.FLOOR_AND_LEG),
+            Map.entry(PermissionKey.BASE_LIFTED_BY_LEG, Conclusion.FLOOR_AND_LEG),
+            Map.entry(PermissionKey.LEG_OVER_STORAGE, Conclusion.FLOOR_AND_LEG),
+            Map.entry(PermissionKey.CAR_BED_POSITION, Conclusion.BED_PLACE),
+            Map.entry(PermissionKey.LAY_FLAT_POSITION, Conclusion.LAY_FLAT_PLACES),
+            Map.entry(PermissionKey.FEET_PAST_END, Conclusion.FEET)));
 
     private PageAsks() {}
 
-    /** Every permission that some finding asks for. */
-    static List<PermissionKey> asked() {
-        return Stream.concat(PERMISSIONS.values().stream(), ROLLS.stream()).toList();
+    private static Map<PermissionKey, StepKey> steps(Map<PermissionKey, Conclusion> decided) {
+        Map<PermissionKey, StepKey> steps = new EnumMap<>(PermissionKey.class);
+        decided.forEach((key, conclusion) -> steps.put(key, StepKey.serving(conclusion)));
+        return steps;
     }
 
     /** The step at which a permission is asked for; empty for one that is asked for nowhere. */
@@ -111,9 +111,10 @@ final class PageAsks {
     }
 
     private static List<String> keys(Finding finding, Situation situation) {
-        PermissionKey permission = PERMISSIONS.get(finding.reason());
-        if (permission != null) {
-            return permissions(permission, situation);
+        if (!finding.pages().isEmpty()) {
+            return finding.pages().stream()
+                    .flatMap(permission -> permissions(permission, situation).stream())
+                    .toList();
         }
         return switch (finding.message()) {
             case "finding.SEC-9.notKnown" ->
@@ -122,7 +123,6 @@ final class PageAsks {
                         .map(set -> "HANDLE:" + set.value().position())
                         .stream()
                         .toList();
-            case "finding.REC-6.rollNotKnown" -> roll(situation);
             case "finding.CAB-10.manualsNotLooked" ->
                 quantities(Quantity.GAP, situation.gapAsked(Speaker.SEAT), situation.gapAsked(Speaker.CAR));
             case "finding.SUIT-10.limitNotKnown" ->
@@ -130,25 +130,6 @@ final class PageAsks {
                         Quantity.ANCHOR_LIMIT, situation.anchorLimit(Speaker.SEAT), situation.anchorLimit(Speaker.CAR));
             default -> List.of();
         };
-    }
-
-    /** The page on this kind of roll, and on a roll together with a raised foot. */
-    private static List<String> roll(Situation situation) {
-        List<String> keys = new ArrayList<>();
-        PermissionKey kind = switch (situation
-                .newest(RollPlaced.class)
-                .map(placed -> placed.value().roll())
-                .orElse(RollKind.NONE)) {
-            case TOWEL -> PermissionKey.TOWEL;
-            case NOODLE -> PermissionKey.NOODLE;
-            case NOODLE_TRIANGLE -> PermissionKey.NOODLE_TRIANGLE;
-            case NONE -> PermissionKey.ROLL_WITH_FOOT;
-        };
-        keys.addAll(permissions(kind, situation));
-        if (RollAllowed.isWithFoot(situation)) {
-            keys.addAll(permissions(PermissionKey.ROLL_WITH_FOOT, situation));
-        }
-        return keys;
     }
 
     private static List<String> permissions(PermissionKey key, Situation situation) {

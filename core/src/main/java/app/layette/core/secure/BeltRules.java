@@ -209,11 +209,11 @@ public final class BeltRules {
         private static Finding.Builder carSays(Situation situation) {
             boolean known = situation.permission(PermissionKey.BELT_LOCKABLE, Speaker.CAR, Permission.ALLOWED)
                     == Permission.NOT_ALLOWED;
-            return Finding.of(
-                            SEC_1,
-                            known ? Weight.STOP : Weight.NOT_KNOWN,
-                            known ? "beltNotLockable" : "beltLockableNotKnown")
-                    .changedBy(known ? "OTHER_PLACE" : "CAR_MANUAL");
+            return known
+                    ? Finding.of(SEC_1, Weight.STOP, "beltNotLockable").changedBy("OTHER_PLACE")
+                    : Finding.of(SEC_1, Weight.NOT_KNOWN, "beltLockableNotKnown")
+                            .changedBy("CAR_MANUAL")
+                            .toldBy(PermissionKey.BELT_LOCKABLE);
         }
 
         /** Nothing of the belt holds: a locking clip does, where the seat manual allows one. */
@@ -228,7 +228,8 @@ public final class BeltRules {
                 case ALLOWED ->
                     Finding.of(SEC_1, Weight.HOLDS, "locks").with("lock", Argument.key("lock", Lock.LOCKING_CLIP));
                 case NOT_ALLOWED -> Finding.of(SEC_1, Weight.STOP, "nothingLocks");
-                case NOT_KNOWN -> Finding.of(SEC_1, Weight.NOT_KNOWN, "clipNotKnown");
+                case NOT_KNOWN ->
+                    Finding.of(SEC_1, Weight.NOT_KNOWN, "clipNotKnown").toldBy(PermissionKey.LOCKING_CLIP);
             };
         }
 
@@ -273,7 +274,8 @@ public final class BeltRules {
                             .changedBy("OTHER_PLACE"));
                 case NOT_KNOWN ->
                     Verdict.judged(Finding.of(CAB_6, Weight.NOT_KNOWN, "inflatableNotKnown")
-                            .changedBy("BOTH_MANUALS"));
+                            .changedBy("BOTH_MANUALS")
+                            .toldBy(PermissionKey.INFLATABLE_BELT));
             };
         }
     }

@@ -29,12 +29,13 @@ public final class RoutingAllowed implements Rule {
         }
         Permission withoutBase = situation.permission(PermissionKey.CARRIER_WITHOUT_BASE);
         if (withoutBase != Permission.ALLOWED) {
-            boolean known = withoutBase == Permission.NOT_ALLOWED;
-            return Verdict.judged(Finding.of(
-                            CND_8,
-                            known ? Weight.STOP : Weight.NOT_KNOWN,
-                            known ? "withoutBaseNotAllowed" : "withoutBaseNotKnown")
-                    .changedBy(known ? "BASE" : "SEAT_MANUAL"));
+            return Verdict.judged(
+                    withoutBase == Permission.NOT_ALLOWED
+                            ? Finding.of(CND_8, Weight.STOP, "withoutBaseNotAllowed")
+                                    .changedBy("BASE")
+                            : Finding.of(CND_8, Weight.NOT_KNOWN, "withoutBaseNotKnown")
+                                    .changedBy("SEAT_MANUAL")
+                                    .toldBy(PermissionKey.CARRIER_WITHOUT_BASE));
         }
         boolean european = situation
                 .method()
@@ -57,7 +58,9 @@ public final class RoutingAllowed implements Rule {
             case NOT_ALLOWED ->
                 Finding.of(SEC_8, Weight.STOP, "europeanNotAllowed").changedBy("BASE");
             case NOT_KNOWN ->
-                Finding.of(SEC_8, Weight.NOT_KNOWN, "europeanNotKnown").changedBy("SEAT_MANUAL");
+                Finding.of(SEC_8, Weight.NOT_KNOWN, "europeanNotKnown")
+                        .changedBy("SEAT_MANUAL")
+                        .toldBy(PermissionKey.EUROPEAN_ROUTING);
         };
     }
 
@@ -67,7 +70,9 @@ public final class RoutingAllowed implements Rule {
             case NOT_ALLOWED ->
                 Finding.of(SEC_8, Weight.STOP, "americanNotAllowed").changedBy("BASE");
             case NOT_KNOWN ->
-                Finding.of(SEC_8, Weight.NOT_KNOWN, "americanNotKnown").changedBy("SEAT_MANUAL");
+                Finding.of(SEC_8, Weight.NOT_KNOWN, "americanNotKnown")
+                        .changedBy("SEAT_MANUAL")
+                        .toldBy(PermissionKey.AMERICAN_ROUTING);
         };
     }
 }

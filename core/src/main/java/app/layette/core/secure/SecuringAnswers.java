@@ -34,7 +34,9 @@ public final class SecuringAnswers {
         Finding.Builder finding = switch (situation.permission(PermissionKey.ANCHOR_STRAP_UNDER_LOCK_OFF)) {
             case ALLOWED -> Finding.of(SEC_3, Weight.HOLDS, "underLockOffAllowed");
             case NOT_ALLOWED -> Finding.of(SEC_3, Weight.FIX, "underLockOffNotAllowed");
-            case NOT_KNOWN -> Finding.of(SEC_3, Weight.NOT_KNOWN, "underLockOffNotKnown");
+            case NOT_KNOWN ->
+                Finding.of(SEC_3, Weight.NOT_KNOWN, "underLockOffNotKnown")
+                        .toldBy(PermissionKey.ANCHOR_STRAP_UNDER_LOCK_OFF);
         };
         return Verdict.judged(finding.changedBy("STRAP"));
     }

@@ -41,11 +41,11 @@ public final class FeetPastEnd implements Rule {
     }
 
     private static Verdict.Judged past(Situation situation, Stamped<String> answer) {
-        boolean forbidden = situation.permission(PermissionKey.FEET_PAST_END) == Permission.NOT_ALLOWED;
-        return Verdict.judged(Finding.of(
-                        SUIT_6,
-                        forbidden ? Weight.STOP : Weight.NOT_KNOWN,
-                        forbidden ? "pastNotAllowed" : "pastNotKnown")
-                .changedBy(forbidden ? "OTHER_SEAT" : "SEAT_MANUAL"));
+        return Verdict.judged(
+                situation.permission(PermissionKey.FEET_PAST_END) == Permission.NOT_ALLOWED
+                        ? Finding.of(SUIT_6, Weight.STOP, "pastNotAllowed").changedBy("OTHER_SEAT")
+                        : Finding.of(SUIT_6, Weight.NOT_KNOWN, "pastNotKnown")
+                                .changedBy("SEAT_MANUAL")
+                                .toldBy(PermissionKey.FEET_PAST_END));
     }
 }
