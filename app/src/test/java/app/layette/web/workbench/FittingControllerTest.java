@@ -27,6 +27,7 @@ import app.layette.core.measure.UnitSystem;
 import app.layette.formats.Examples;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
+import app.layette.web.account.Points;
 import app.layette.web.account.Security;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.TestUsers;
@@ -81,6 +82,9 @@ class FittingControllerTest {
 
     @MockitoBean
     private Users users;
+
+    @MockitoBean
+    private Points points;
 
     @MockitoBean
     private RollGoods goods;
