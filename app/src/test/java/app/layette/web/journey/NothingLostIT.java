@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.layette.web.support.Desk;
 import app.layette.web.support.RunningApp;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -38,7 +39,7 @@ class NothingLostIT {
                 desk.page().keyboard().type(more);
                 typed += more;
                 String how = interrupt(desk, colleague, random);
-                assertThat(desk.page().inputValue(FIELD)).as("%d: %s", i, how).isEqualTo(typed);
+                holds(desk, FIELD, typed);
                 assertThat(desk.page().isVisible(FIELD)).as("%d: %s", i, how).isTrue();
             }
             desk.forgive();
@@ -156,8 +157,8 @@ class NothingLostIT {
             desk.click("#ask-weight .go");
             assertThat(desk.page().textContent("#ask-weight .problem")).contains("a pound has 16 ounces");
             desk.page().reload();
-            assertThat(desk.page().inputValue(FIELD)).isEqualTo("6 lb 20 oz");
-            assertThat(desk.page().isVisible(FIELD)).isTrue();
+            holds(desk, FIELD, "6 lb 20 oz");
+            desk.page().waitForSelector(FIELD);
         }
     }
 
@@ -187,9 +188,7 @@ class NothingLostIT {
             desk.page().fill("#password", Desk.PASSWORD);
             desk.page().click(".sign-in .go");
             desk.page().waitForSelector("[name=goodName]");
-            desk.page()
-                    .waitForFunction("() => document.querySelector('form:has([value=CLOTH]) [name=goodName]')"
-                            + ".value === 'Blue towel'");
+            holds(desk, "form:has([value=CLOTH]) [name=goodName]", "Blue towel");
         }
     }
 
@@ -218,5 +217,12 @@ class NothingLostIT {
             desk.click(".begin .go");
             desk.page().waitForURL("**/fittings/*");
         }
+    }
+
+    /** What was typed is opened and put back in the moment after a page is there. */
+    private static void holds(Desk desk, String field, String text) {
+        desk.page()
+                .waitForFunction(
+                        "([field, text]) => document.querySelector(field).value === text", List.of(field, text));
     }
 }
