@@ -78,6 +78,10 @@ class PlainRequests extends OncePerRequestFilter {
     private static void refuse(
             HttpServletRequest request, HttpServletResponse response, HttpStatus status, String sentence)
             throws IOException {
+        if (response.isCommitted()) {
+            // Whoever sent half a form has gone: there is nobody to tell.
+            return;
+        }
         request.setAttribute(MishapController.SENTENCE, sentence);
         response.sendError(status.value());
     }
