@@ -132,7 +132,8 @@ class LetterController {
         }
         Mail.Letter letter =
                 new Mail.Letter(planned.reference(), addressed ? address.strip() : "", subject.strip(), body.strip());
-        if (problems.isEmpty() && !sendOnce(id, user.pointId(), letter)) {
+        Sent sent = problems.isEmpty() ? sendOnce(id, user.pointId(), letter) : Sent.NOT_TAKEN;
+        if (problems.isEmpty() && sent == Sent.NOT_TAKEN) {
             problems.add(words.say("letter.refused.notTaken"));
         }
         if (!problems.isEmpty()) {
@@ -144,6 +145,10 @@ class LetterController {
             after.addAttribute("dueOn", dueOn);
             after.addAttribute("lang", lang);
             return "redirect:/due/" + fitting + "/letter";
+        }
+        if (sent == Sent.UNDER_WAY) {
+            // The first press tells what came of it; this one knows nothing, and so says nothing.
+            return "redirect:/due";
         }
         DueItems.Mark written = new DueItems.Mark(
                 fitting,
@@ -163,21 +168,30 @@ class LetterController {
         return "redirect:/due";
     }
 
+    /** What came of a letter. */
+    private enum Sent {
+        TAKEN,
+        NOT_TAKEN,
+        /** The same one is being sent by an earlier press. */
+        UNDER_WAY
+    }
+
     /**
      * Sends it outside any transaction: a slow mail server holds no connection to the database. Pressed twice it is one
      * letter.
-     *
-     * @return whether it was taken, now or before
      */
-    private boolean sendOnce(UUID id, UUID point, Mail.Letter letter) {
-        if (items.isMarked(id) || !underWay.add(id)) {
-            return true;
+    private Sent sendOnce(UUID id, UUID point, Mail.Letter letter) {
+        if (items.isMarked(id)) {
+            return Sent.TAKEN;
+        }
+        if (!underWay.add(id)) {
+            return Sent.UNDER_WAY;
         }
         try {
             mail.send(point, letter);
-            return true;
+            return Sent.TAKEN;
         } catch (Mail.NotTakenException e) {
-            return false;
+            return Sent.NOT_TAKEN;
         } finally {
             underWay.remove(id);
         }

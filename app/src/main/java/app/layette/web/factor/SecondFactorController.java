@@ -1,5 +1,6 @@
 package app.layette.web.factor;
 
+import app.layette.core.finding.Argument;
 import app.layette.formats.svg.QrPicture;
 import app.layette.web.account.SecondStep;
 import app.layette.web.account.SignedIn;
@@ -12,6 +13,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -71,11 +73,7 @@ class SecondFactorController {
         Tries.Outcome outcome = tries.of(user.getUsername(), request, () -> encoder.matches(current, hash));
         if (outcome != Tries.Outcome.TAKEN) {
             return refused(
-                    user,
-                    request,
-                    outcome == Tries.Outcome.WAITS
-                            ? "Too many tries: nothing was looked at. Try again in some minutes."
-                            : "The password is not right.");
+                    user, request, say(user, outcome == Tries.Outcome.WAITS ? "factor.waits" : "factor.passwordWrong"));
         }
         SecondStep.typed(request, viewing.clock());
         return new ModelAndView(BACK);
@@ -101,7 +99,8 @@ class SecondFactorController {
         }
         Optional<List<String>> paper = factors.confirm(user, code);
         if (paper.isEmpty()) {
-            return refused(user, request, "The code (" + code + ") is none of now: six digits, as the app shows them.");
+            return refused(
+                    user, request, viewing.wording(user).say("factor.codeWrong", Map.of("code", Argument.of(code))));
         }
         SecondStep.pass(request);
         after.addFlashAttribute("paper", paper.get());
@@ -177,6 +176,10 @@ class SecondFactorController {
         return kept;
     }
 
+    private String say(SignedIn user, String key) {
+        return viewing.wording(user).say(key);
+    }
+
     private boolean isFresh(HttpServletRequest request) {
         return SecondStep.isFresh(request, viewing.clock());
     }
@@ -186,8 +189,7 @@ class SecondFactorController {
     }
 
     private ModelAndView refused(SignedIn user, HttpServletRequest request, String why) {
-        ModelAndView page =
-                page(user, request, why.isEmpty() ? "Type your password first: it is some time since you did." : why);
+        ModelAndView page = page(user, request, why.isEmpty() ? say(user, "factor.passwordFirst") : why);
         page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
         return page;
     }

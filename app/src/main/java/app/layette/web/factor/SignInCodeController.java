@@ -2,6 +2,7 @@ package app.layette.web.factor;
 
 import app.layette.web.account.SecondStep;
 import app.layette.web.account.SignedIn;
+import app.layette.web.account.Viewing;
 import jakarta.servlet.http.HttpServletRequest;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -25,8 +26,10 @@ class SignInCodeController {
     private final Factors factors;
     private final Passkeys passkeys;
     private final Tries tries;
+    private final Viewing viewing;
 
-    SignInCodeController(Factors factors, Passkeys passkeys, Tries tries) {
+    SignInCodeController(Factors factors, Passkeys passkeys, Tries tries, Viewing viewing) {
+        this.viewing = viewing;
         this.factors = factors;
         this.passkeys = passkeys;
         this.tries = tries;
@@ -48,8 +51,8 @@ class SignInCodeController {
                 SecondStep.pass(request);
                 yield new ModelAndView("redirect:/");
             }
-            case WRONG -> refused(user, "That is no code of now, and none from your paper that is still good.");
-            case WAITS -> refused(user, "Too many tries here: nothing was looked at. Try again in some minutes.");
+            case WRONG -> refused(user, viewing.wording(user).say("factor.codeNotTaken"));
+            case WAITS -> refused(user, viewing.wording(user).say("factor.waits"));
         };
     }
 

@@ -16,11 +16,14 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class EntryLog {
-    private static final int MOST_FITTINGS = 500;
+    /** Entries kept read: some thousand fittings of the usual length, or a few that were never closed. */
+    private static final long MOST_ENTRIES = 60_000;
 
     private final EntryRows rows;
-    private final Cache<UUID, Known> read =
-            Caffeine.newBuilder().maximumSize(MOST_FITTINGS).build();
+    private final Cache<UUID, Known> read = Caffeine.newBuilder()
+            .maximumWeight(MOST_ENTRIES)
+            .weigher((UUID id, Known known) -> known.entries().size() + 1)
+            .build();
 
     private record Known(int struck, List<Entry> entries) {}
 
