@@ -26,6 +26,7 @@ import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.savedrequest.CookieRequestCache;
 import org.springframework.security.web.savedrequest.RequestCache;
+import org.springframework.session.jdbc.PostgreSqlJdbcIndexedSessionRepositoryCustomizer;
 
 /** Signing in, and what the browser may load: only what ships with the application, nothing inline. */
 @Configuration
@@ -123,6 +124,12 @@ public class Security {
     @Bean
     Attempts attempts(Clock clock) {
         return new Attempts(clock);
+    }
+
+    /** Two requests of one session may note the same thing in the same moment: the later one counts, and neither fails. */
+    @Bean
+    PostgreSqlJdbcIndexedSessionRepositoryCustomizer sessionsOnPostgres() {
+        return new PostgreSqlJdbcIndexedSessionRepositoryCustomizer();
     }
 
     @Bean
