@@ -25,7 +25,9 @@
       } else if (response.status === 200) {
         const html = await response.text();
         steady.whenLifted(() => {
-          if (document.getElementById("now")?.dataset.seq === seq) {
+          // An answer pressed meanwhile brings the newer page itself, and shows until then that it is under way.
+          const underWay = document.querySelector(".busy") !== null;
+          if (!underWay && document.getElementById("now")?.dataset.seq === seq) {
             typed.bring(html);
           }
         });
