@@ -34,8 +34,31 @@
     if (button) {
       press(button);
     }
-    return Boolean(button);
+    return Boolean(button) || openMark(number);
   };
+
+  // In a look a number taps its mark: that one is not as drawn.
+  const openMark = (number) => {
+    const mark = document.querySelectorAll(".look .one-mark > .ask")[number - 1];
+    if (mark) {
+      mark.open = true;
+      mark.querySelector("summary").focus({ preventScroll: true });
+      inSight(mark);
+    }
+    return Boolean(mark);
+  };
+
+  // A mark that was tapped is not one of the rest; closed again, it is.
+  document.addEventListener(
+    "toggle",
+    (event) => {
+      const tick = event.target instanceof Element && event.target.matches(".look .one-mark > .ask") ? event.target.parentElement.querySelector(".keep input") : null;
+      if (tick) {
+        tick.checked = !event.target.open;
+      }
+    },
+    true,
+  );
 
   const stepBy = (offset) => {
     const steps = [...document.querySelectorAll("#run .step a")];
@@ -122,7 +145,7 @@
     document.querySelector("#now .place-why .go") ??
     (document.querySelector("#now .place-why")
       ? null
-      : document.querySelector("#now .ask[open] .choice, #now .ask[open] .go:not(.no-answer)"));
+      : document.querySelector("#now .ask[open] .choice, #now .ask[open] .go:not(.no-answer), #now #look-form .go"));
   if (!location.hash) {
     inSight(openAnswer());
   }

@@ -450,7 +450,16 @@ window.layette = window.layette ?? {};
     done(item.id);
     typed.forget(live.form);
     const ask = live.form.closest(".ask");
-    if (ask) {
+    const look = live.form.closest(".look");
+    if (look && !ask) {
+      // Its marks are told; what is asked by itself comes next.
+      look.classList.add("waiting");
+      const next = [...document.querySelectorAll("#now > .ask")].find((each) => each.dataset.answered === "false");
+      if (next) {
+        next.open = true;
+      }
+      steady.say("Kept in this browser. It is sent when the connection is back.");
+    } else if (ask) {
       ask.dataset.answered = "waiting";
       ask.querySelector("summary .a").textContent = "waiting";
       ask.open = false;
@@ -467,7 +476,7 @@ window.layette = window.layette ?? {};
     }
   };
 
-  const isHere = (item) => item.piece && document.getElementById("now") !== null && location.pathname === item.url.replace(/\/(entries|undo)$/, "");
+  const isHere = (item) => item.piece && document.getElementById("now") !== null && location.pathname === item.url.replace(/\/(entries|undo|look)$/, "");
 
   const brought = async (item, response, html, live, more) => {
     if (!item.piece) {

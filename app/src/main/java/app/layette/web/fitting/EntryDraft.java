@@ -15,8 +15,15 @@ import java.util.UUID;
  * @param corrects the entry whose place it takes; {@code null} when none
  * @param fact what it says
  * @param waited whether it waited for a connection, so that its own time may be much earlier than its arrival
+ * @param look the look whose mark it is; {@code null} when it stands alone
  */
-public record EntryDraft(UUID id, int seen, OffsetDateTime at, How how, UUID corrects, Fact fact, boolean waited) {
+public record EntryDraft(
+        UUID id, int seen, OffsetDateTime at, How how, UUID corrects, Fact fact, boolean waited, UUID look) {
+    /** An entry that stands alone. */
+    public EntryDraft(UUID id, int seen, OffsetDateTime at, How how, UUID corrects, Fact fact, boolean waited) {
+        this(id, seen, at, how, corrects, fact, waited, null);
+    }
+
     /** An entry that waited for no connection. */
     public EntryDraft(UUID id, int seen, OffsetDateTime at, How how, UUID corrects, Fact fact) {
         this(id, seen, at, how, corrects, fact, false);
@@ -25,5 +32,10 @@ public record EntryDraft(UUID id, int seen, OffsetDateTime at, How how, UUID cor
     /** An entry made just now. */
     public static EntryDraft now(How how, int seen, Fact fact) {
         return new EntryDraft(UUID.randomUUID(), seen, null, how, null, fact);
+    }
+
+    /** The same entry, its author having seen more. */
+    EntryDraft seeing(int last) {
+        return new EntryDraft(id, last, at, how, corrects, fact, waited, look);
     }
 }

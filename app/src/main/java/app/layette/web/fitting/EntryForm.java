@@ -3,6 +3,7 @@ package app.layette.web.fitting;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.How;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.LocalDate;
@@ -48,6 +49,12 @@ public final class EntryForm {
     /** One of several entries of one form: with an id of its own, made when the form was. */
     public EntryDraft oneOfSeveral(Fact fact, How how, int seen) {
         return new EntryDraft(UUID.randomUUID(), seen, madeAt(), how, null, fact, hasWaited());
+    }
+
+    /** One mark of the look that this form tells: its id follows from both, so that it can be sent twice. */
+    public EntryDraft markOfLook(String mark, Fact fact, How how) {
+        UUID own = UUID.nameUUIDFromBytes((id + " " + mark).getBytes(StandardCharsets.UTF_8));
+        return new EntryDraft(own, seen(), madeAt(), how, null, fact, hasWaited(), id);
     }
 
     /**

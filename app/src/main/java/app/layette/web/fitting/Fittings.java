@@ -13,6 +13,8 @@ import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingPlanner;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.fitting.PlanDifference;
+import app.layette.core.look.LookKey;
+import app.layette.core.look.OneLook;
 import app.layette.core.measure.Mass;
 import app.layette.core.practice.PracticeProfile;
 import app.layette.core.ride.EarlierClearing;
@@ -36,6 +38,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.Limit;
@@ -192,6 +195,61 @@ public class Fittings {
         return add(lock(fittingId, pointId), draft, author);
     }
 
+    /**
+     * Adds what one press told, all of it or nothing. Each is an entry of its own; a later one has seen the earlier ones,
+     * unless somebody else's came between the look and its arrival. Sending them twice is harmless.
+     *
+     * @param drafts at least one, in the order in which they are kept
+     * @throws RefusedEntryException as for a single entry
+     */
+    @Transactional
+    public Appended appendTogether(UUID fittingId, List<EntryDraft> drafts, UUID pointId, Author author) {
+        return addTogether(lock(fittingId, pointId), drafts, author);
+    }
+
+    /**
+     * Adds the marks of a look that are as drawn. What is drawn is computed from the fitting as it stands.
+     *
+     * @param tokens of the marks, as the look named them
+     * @throws RefusedEntryException when one of them is not asked any more or is drawn otherwise by now; none is kept then
+     */
+    @Transactional
+    public Appended appendLook(
+            UUID fittingId, EntryForm form, LookKey look, Set<String> tokens, UUID pointId, Author author) {
+        Locked fitting = lock(fittingId, pointId);
+        FittingPlan before = fitting.plan();
+        boolean had = before.situation().everything().stream()
+                .anyMatch(each -> form.id().equals(each.look()));
+        if (had) {
+            int seq = fitting.row().lastSeq();
+            return new Appended(seq, false, planned(fitting.row(), before), PlanDifference.between(before, before));
+        }
+        List<EntryDraft> drafts =
+                OneLook.told(before, look, tokens)
+                        .orElseThrow(() -> RefusedEntryException.because("LOOK_CHANGED"))
+                        .stream()
+                        .map(mark -> form.markOfLook(mark.token(), mark.fact(), mark.how()))
+                        .toList();
+        return addTogether(fitting, drafts, author);
+    }
+
+    private Appended addTogether(Locked locked, List<EntryDraft> drafts, Author author) {
+        Locked fitting = locked;
+        FittingPlan before = fitting.plan();
+        boolean alone = drafts.get(0).seen() >= fitting.row().lastSeq();
+        Appended last = null;
+        for (EntryDraft draft : drafts) {
+            if (draft.corrects() != null) {
+                throw RefusedEntryException.because("NO_REASON");
+            }
+            EntryDraft next = alone ? draft.seeing(fitting.row().lastSeq()) : draft;
+            last = add(fitting, next, author);
+            fitting = new Locked(fitting.row(), fitting.point(), last.after().plan());
+        }
+        FittingPlan after = last.after().plan();
+        return new Appended(last.seq(), last.isNew(), last.after(), PlanDifference.between(before, after));
+    }
+
     private Appended add(Locked fitting, EntryDraft draft, Author author) {
         FittingRow row = fitting.row();
         FittingPlan before = fitting.plan();
@@ -252,23 +310,41 @@ public class Fittings {
     }
 
     /**
-     * Takes the last entry back as a slip of the hand. Sending the same twice is harmless.
+     * Takes the last answer back as a slip of the hand: an entry, or all that one look told. Sending the same twice is
+     * harmless.
      *
-     * @param draft the withdrawal; which entry it corrects is found here
+     * @param draft the withdrawal; which entries it corrects is found here
      * @throws RefusedEntryException when something came after it, somebody else made it, or it cannot be withdrawn
      */
     @Transactional
     public Appended undo(UUID fittingId, EntryDraft draft, UUID pointId, Author author) {
         Locked fitting = lock(fittingId, pointId);
-        List<Entry> record = fitting.plan().situation().everything();
-        Optional<Entry> done =
-                record.stream().filter(each -> each.id().equals(draft.id())).findFirst();
-        UUID undone = done.map(Entry::corrects)
-                .or(() -> Undoing.last(record, author.id()).map(Entry::id))
-                .orElseThrow(() -> RefusedEntryException.because("NOTHING_TO_UNDO"));
-        EntryDraft withdrawal =
-                new EntryDraft(draft.id(), draft.seen(), draft.at(), draft.how(), undone, draft.fact(), draft.waited());
-        return correct(fittingId, withdrawal, Undoing.REASON, pointId, author);
+        FittingPlan before = fitting.plan();
+        List<Entry> record = before.situation().everything();
+        boolean done = record.stream().anyMatch(each -> each.id().equals(draft.id()));
+        List<Entry> whole = Undoing.whole(record, author.id());
+        if (done) {
+            int seq = fitting.row().lastSeq();
+            return new Appended(seq, false, planned(fitting.row(), before), PlanDifference.between(before, before));
+        }
+        if (whole.isEmpty()) {
+            throw RefusedEntryException.because("NOTHING_TO_UNDO");
+        }
+        Appended last = null;
+        for (Entry undone : whole) {
+            boolean first = undone == whole.get(0);
+            UUID id = first
+                    ? draft.id()
+                    : UUID.nameUUIDFromBytes((draft.id() + " " + undone.id()).getBytes(StandardCharsets.UTF_8));
+            EntryDraft withdrawal = new EntryDraft(
+                    id, draft.seen(), draft.at(), draft.how(), undone.id(), draft.fact(), draft.waited());
+            last = correct(fittingId, withdrawal, Undoing.REASON, pointId, author);
+        }
+        return new Appended(
+                last.seq(),
+                last.isNew(),
+                last.after(),
+                PlanDifference.between(before, last.after().plan()));
     }
 
     /**
@@ -330,7 +406,8 @@ public class Fittings {
                 draft.corrects(),
                 fact,
                 arrived,
-                draft.waited() ? Boolean.TRUE : null);
+                draft.waited() ? Boolean.TRUE : null,
+                draft.look());
         String document = LayetteJson.strict().writeValueAsString(entry);
         entries.saveAndFlush(new EntryRow(new EntryRow.Key(row.id(), seq), entry.id(), at.toInstant(), document));
         return entry;

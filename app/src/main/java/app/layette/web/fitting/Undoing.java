@@ -2,6 +2,7 @@ package app.layette.web.fitting;
 
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Rights;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -11,6 +12,22 @@ public final class Undoing {
     public static final String REASON = "mistap";
 
     private Undoing() {}
+
+    /** What one tap takes back, the last first: the last entry, or the whole look that it is a mark of. */
+    static List<Entry> whole(List<Entry> record, String author) {
+        List<Entry> whole = new ArrayList<>();
+        last(record, author).ifPresent(entry -> {
+            whole.add(entry);
+            for (int i = record.size() - 2; i >= 0 && isOfSameLook(record.get(i), entry); i--) {
+                whole.add(record.get(i));
+            }
+        });
+        return whole;
+    }
+
+    private static boolean isOfSameLook(Entry earlier, Entry last) {
+        return last.look() != null && last.look().equals(earlier.look());
+    }
 
     /** The last entry of a record, when this person may take it back; a correction is not, it has its reason. */
     public static Optional<Entry> last(List<Entry> record, String author) {

@@ -2,8 +2,10 @@ package app.layette.web.workbench;
 
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
+import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.fitting.FittingPlan;
+import app.layette.core.look.LookKey;
 import app.layette.core.run.Ask;
 import app.layette.core.run.Run;
 import app.layette.core.run.Step;
@@ -28,15 +30,18 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
+import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -153,11 +158,25 @@ class FittingController {
         try {
             Fittings.Planned before = fittings.planned(id, user.pointId());
             AnswerNames.check(before.plan(), viewing.wording(user), step, fields);
-            appended = fittings.append(
-                    id, draft(user, id, before.plan().situation(), fields), user.pointId(), user.author());
+            EntryDraft draft = draft(user, id, before.plan().situation(), fields);
+            appended = fields.containsKey(ReclineAsks.BOTH_SIDES) && draft.fact() instanceof Fact.LevelRead
+                    ? fittings.appendTogether(id, bothSides(fields, draft), user.pointId(), user.author())
+                    : fittings.append(id, draft, user.pointId(), user.author());
         } catch (RefusedEntryException e) {
             return refused(user, id, fields, step, view, htmx, e);
         }
+        return answered(user, id, step, view, appended, fields, htmx, response);
+    }
+
+    private ModelAndView answered(
+            SignedIn user,
+            UUID id,
+            Optional<StepKey> step,
+            String view,
+            Fittings.Appended appended,
+            Map<String, String> fields,
+            HtmxRequest htmx,
+            HttpServletResponse response) {
         Fittings.Planned after = appended.after();
         Optional<StepKey> next = next(after.plan(), step);
         // Another step is about something else: it brings its own view.
@@ -172,6 +191,42 @@ class FittingController {
                 .after(appended.changed())
                 .answeredAt(step.map(StepKey::name).orElse(""), fields.getOrDefault("nav-ask", ""));
         return page(user, after, focus, CHANGED);
+    }
+
+    /** An indicator on both sides that shows the same on both, told with one press. */
+    private List<EntryDraft> bothSides(Map<String, String> fields, EntryDraft level) {
+        EntryForm form = new EntryForm(fields, viewing.clock());
+        Fact alike = new Fact.Answered(Fittings.UNIT, Question.SIDES, "ALIKE");
+        return List.of(level, form.markOfLook(Question.SIDES.name(), alike, level.how()));
+    }
+
+    /**
+     * Takes what one look told: the marks that are as drawn. What is drawn is computed here; a mark that has been drawn
+     * otherwise since, or was told by somebody else, is not taken, and neither are the others.
+     */
+    @PostMapping("/look")
+    ModelAndView look(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID id,
+            @RequestParam MultiValueMap<String, String> sent,
+            HtmxRequest htmx,
+            HttpServletResponse response) {
+        Map<String, String> fields = sent.toSingleValueMap();
+        Optional<StepKey> step = stepKey(fields.getOrDefault("nav-step", ""));
+        String view = fields.getOrDefault("nav-view", "");
+        Fittings.Appended appended;
+        try {
+            EntryForm form = new EntryForm(fields, viewing.clock());
+            Set<String> told = new LinkedHashSet<>(sent.getOrDefault("mark", List.of()));
+            LookKey look = Arrays.stream(LookKey.values())
+                    .filter(each -> each.name().equals(fields.get("look")))
+                    .findFirst()
+                    .orElseThrow(() -> RefusedEntryException.because("LOOK_CHANGED"));
+            appended = fittings.appendLook(id, form, look, told, user.pointId(), user.author());
+        } catch (RefusedEntryException e) {
+            return refused(user, id, fields, step, view, htmx, e);
+        }
+        return answered(user, id, step, view, appended, fields, htmx, response);
     }
 
     /** Takes the last answer back, as long as nothing else came. */
@@ -221,15 +276,18 @@ class FittingController {
         return page;
     }
 
-    /** Stays on a step until it is done, then goes on to what is next. */
+    /** Stays on a step as long as it asks for something, then goes on. */
     private static Optional<StepKey> next(FittingPlan plan, Optional<StepKey> step) {
         Run run = plan.run();
-        boolean moreHere = step.flatMap(run::step)
-                .map(each -> each.state() != Step.State.DONE
-                        || offersLook(each)
-                        || each.key() == StepKey.DEVICE && isAdvisedElse(plan))
+        Optional<Step> here = step.flatMap(run::step);
+        boolean moreHere = here.map(each ->
+                        each.holdsUp() || offersLook(each) || each.key() == StepKey.DEVICE && isAdvisedElse(plan))
                 .orElse(false);
-        return moreHere ? step : run.current().map(Step::key);
+        return moreHere
+                ? step
+                : here.map(each -> run.after(each.key()))
+                        .orElseGet(run::current)
+                        .map(Step::key);
     }
 
     /** A look that teaches the advice is offered before the step is left. */

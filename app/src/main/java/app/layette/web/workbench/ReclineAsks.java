@@ -13,6 +13,7 @@ import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.measure.Length;
 import app.layette.core.recline.GroundLevel;
+import app.layette.core.recline.LevelWithChild;
 import app.layette.core.recline.ReclineAdvice;
 import app.layette.core.recline.ReclineAdvice.Setting;
 import app.layette.core.recline.ReclineSetUp;
@@ -42,6 +43,8 @@ final class ReclineAsks extends AskForms {
 
     /** Marks the form that asks for a recipe and enters nothing. */
     static final String HERE = "here";
+    /** Field that says what an indicator shows on its other side. */
+    static final String BOTH_SIDES = "sides";
 
     private final Stock stock;
 
@@ -162,6 +165,9 @@ final class ReclineAsks extends AskForms {
                 .map(each -> each.value().reading());
         Indicator.Kind kind = indicator.map(Indicator::kind).orElse(Indicator.Kind.BUBBLE);
         List<Form> forms = new ArrayList<>();
+        if (stage == Stage.CHILD && LevelWithChild.areSidesAsked(situation)) {
+            forms.add(bothSides(kind));
+        }
         if (indicator.isPresent() || stage == Stage.CHILD) {
             forms.add(pictures(stage, kind, read));
         }
@@ -184,6 +190,23 @@ final class ReclineAsks extends AskForms {
                 .isPresent();
         String title = words.say(onArms ? "ask.LEVEL.ARMS" : stage == Stage.CHILD ? "ask.LEVEL" : "ask.LEVEL." + stage);
         return new AskView(id(ask), title, help, ask.answered(), current, forms);
+    }
+
+    /** In the band on both sides, looked at on both: two answers with one press. */
+    private Form bothSides(Indicator.Kind kind) {
+        Indicator.Reading inside = Indicator.Reading.INSIDE;
+        String said = words.say("reading." + kind + "." + inside);
+        Button button = new Button(
+                "reading",
+                inside.name(),
+                Wording.capital(words.say("reading.bothSides", Map.of("reading", Argument.of(said)))),
+                ReadingPicture.of(kind, inside),
+                false);
+        return new Form(
+                hidden("levelRead", Fittings.UNIT, "stage", Stage.CHILD.name(), BOTH_SIDES, "ALIKE"),
+                List.of(button),
+                List.of(),
+                "");
     }
 
     private Form pictures(Stage stage, Indicator.Kind kind, Optional<Indicator.Reading> read) {

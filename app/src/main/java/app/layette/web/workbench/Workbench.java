@@ -60,6 +60,7 @@ public record Workbench(
             String what,
             String stance,
             String stancePicture,
+            Optional<LookView> look,
             List<AskView> asks,
             String activeAsk,
             List<Line> findings,
@@ -75,6 +76,25 @@ public record Workbench(
             String saysPicture,
             Optional<GoOn> goOn,
             Optional<LastAnswer> last) {}
+
+    /**
+     * What one look shows together.
+     *
+     * @param key which look
+     * @param title where one stands
+     * @param marks in the order in which they are numbered
+     */
+    public record LookView(String key, String title, List<MarkView> marks) {}
+
+    /**
+     * One mark of a look.
+     *
+     * @param token names its question and how it is drawn
+     * @param label how it should be, in words
+     * @param about the question, in words
+     * @param ask how else it may be told
+     */
+    public record MarkView(int number, String token, String label, String about, AskView ask) {}
 
     /** The answer that was given last and can still be taken back, and the question it was given to. */
     public record LastAnswer(String says, String step, String ask) {}

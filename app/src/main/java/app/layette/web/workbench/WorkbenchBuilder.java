@@ -13,9 +13,12 @@ import app.layette.core.entry.Situation;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingState;
+import app.layette.core.look.Mark;
+import app.layette.core.look.OneLook;
 import app.layette.core.misuse.AsFound;
 import app.layette.core.placing.CabinAnswers;
 import app.layette.core.recline.ReclineAdvice;
+import app.layette.core.run.Ask;
 import app.layette.core.run.Phase;
 import app.layette.core.run.SheetSays;
 import app.layette.core.run.Step;
@@ -38,6 +41,7 @@ import app.layette.web.workbench.Workbench.Due;
 import app.layette.web.workbench.Workbench.Focus;
 import app.layette.web.workbench.Workbench.GoOn;
 import app.layette.web.workbench.Workbench.LastAnswer;
+import app.layette.web.workbench.Workbench.LookView;
 import app.layette.web.workbench.Workbench.Now;
 import app.layette.web.workbench.Workbench.PhaseView;
 import app.layette.web.workbench.Workbench.StepView;
@@ -63,6 +67,7 @@ final class WorkbenchBuilder {
     private final Focus focus;
     private final FindingLines findings;
     private final Step current;
+    private final Optional<OneLook> look;
 
     WorkbenchBuilder(Fittings.Planned fitting, Wording words, Focus focus) {
         this.fitting = fitting;
@@ -76,6 +81,7 @@ final class WorkbenchBuilder {
                 .flatMap(plan.run()::step)
                 .or(() -> plan.run().current())
                 .orElse(steps.get(steps.size() - 1));
+        this.look = plan.state() == FittingState.OPEN ? OneLook.at(plan, current.key()) : Optional.empty();
     }
 
     Workbench build() {
@@ -161,10 +167,16 @@ final class WorkbenchBuilder {
     private Now now() {
         StepKey key = current.key();
         AskViews views = new AskViews(plan, words, focus);
+        Optional<LookView> shown = look.map(each -> new LookViews(situation.seat(), words, views).look(each));
+        List<String> inLook = shown.map(LookView::marks).orElse(List.of()).stream()
+                .map(mark -> mark.ask().key())
+                .toList();
         List<AskView> asks = current.asks().stream()
                 .map(each -> each.optional() ? views.of(each).offered() : views.of(each))
+                .filter(each -> !inLook.contains(each.key()))
                 .toList();
-        String next = current.nextAsk().map(AskForms::id).orElse("");
+        String next =
+                shown.isPresent() ? "" : current.nextAsk().map(AskForms::id).orElse("");
         String active = focus.ask().isEmpty() ? next : focus.ask();
         return new Now(
                 key.name(),
@@ -175,6 +187,7 @@ final class WorkbenchBuilder {
                 words.say(whatToDo(key)),
                 new StanceWords(plan, words).stance(key),
                 Stance.of(situation, key).map(StancePicture::of).orElse(""),
+                shown,
                 asks,
                 active,
                 findings.lines(key),
@@ -245,13 +258,12 @@ final class WorkbenchBuilder {
                 said.waysOut());
     }
 
-    /** A step that is done but has a look to offer is left by a word. */
+    /** A step is left by a word where it only offers something more, or where what it asks cannot be told now. */
     private Optional<GoOn> goOn() {
-        boolean offers = current.state() == Step.State.DONE
-                && current.asks().stream().anyMatch(ask -> ask.optional() && !ask.answered());
+        boolean offers = current.asks().stream().anyMatch(ask -> !ask.answered());
         return plan.run()
-                .current()
-                .filter(next -> offers && next.key() != current.key())
+                .after(current.key())
+                .filter(next -> offers && next.key() != current.key() && plan.state() == FittingState.OPEN)
                 .map(next -> new GoOn(
                         next.key().name(),
                         words.say("goOn", Map.of("step", new Argument.OfKey("step." + next.key())))));
@@ -270,7 +282,7 @@ final class WorkbenchBuilder {
         String asked = focus.view().isEmpty() && situation.isBedside() ? View.HARNESS.key() : focus.view();
         View view = View.of(asked, current.key(), plan.method());
         Drawing drawing = switch (view) {
-            case SIDE -> SideView.of(situation, focus.tried());
+            case SIDE -> SideView.of(situation, focus.tried(), marks());
             case CABIN -> CabinView.of(situation, CabinAnswers.of(situation));
             case HARNESS -> HarnessView.of(situation);
             case BELT -> BeltView.of(situation);
@@ -283,13 +295,24 @@ final class WorkbenchBuilder {
         return new Board(view.key(), SvgWriter.write(drawing, words, this::address), ladder, tabs);
     }
 
-    /** Where a mark leads: a place in the cabin to its why, a height on the shell to the question about the shoulder. */
+    /** What the marks of the look that is due ask, in their order. */
+    private List<Ask> marks() {
+        return look.map(OneLook::marks).orElse(List.of()).stream()
+                .map(Mark::ask)
+                .toList();
+    }
+
+    /** Where a mark leads: the question that it stands for, a place in the cabin to its why, a height on the shell to the question about the shoulder. */
     private Optional<String> address(Shape.Link link) {
         if (link.target().startsWith("shoulder-")) {
             return plan.state() == FittingState.OPEN
                     ? Optional.of(
                             "/fittings/" + fitting.id() + "?step=SHOULDER&ask=shoulder&view=harness#" + link.target())
                     : Optional.empty();
+        }
+        if (link.target().startsWith("mark-")) {
+            String ask = AskForms.id(marks().get(Integer.parseInt(link.target().substring(5)) - 1));
+            return Optional.of("/fittings/" + fitting.id() + "?step=" + current.key() + "&ask=" + ask + "#ask-" + ask);
         }
         return Optional.of("/fittings/" + fitting.id() + "?step=PLACE&view=cabin&pick=" + link.target());
     }

@@ -22,6 +22,7 @@ import java.util.regex.Pattern;
 /** A person at a screen: signs in, taps what is shown, and keeps an eye on what the browser complains about. */
 public final class Desk implements AutoCloseable {
     private static final int MOST_TABS = 150;
+    private static final String MARK = ".look .one-mark > .ask";
     /** A mark in a drawing is named by all it stands for, which is more than there is room to write. */
     private static final String NAMES_WITHOUT_THEIR_LABEL = "() => {"
             + " const plain = text => text.toLowerCase().replace(/\\s+/g, ' ').trim();"
@@ -155,14 +156,53 @@ public final class Desk implements AutoCloseable {
         if (keyboardOnly) {
             return sending(() -> key(answer));
         }
-        return sending(() -> page.locator(".ask[open] .choice, .ask[open] .go")
-                .filter(new Locator.FilterOptions().setHasText(answer))
-                .first()
-                .click());
+        return sending(() -> {
+            openMark(answer);
+            page.locator(".ask[open] .choice, .ask[open] .go")
+                    .filter(new Locator.FilterOptions().setHasText(answer))
+                    .first()
+                    .click();
+        });
+    }
+
+    /** In a look, opens the mark that has this among its answers. */
+    private void openMark(String answer) {
+        int mark = markWith(answer);
+        if (mark >= 0) {
+            page.locator(MARK).nth(mark).locator("> summary").click();
+        }
+    }
+
+    private int markWith(String answer) {
+        page.waitForSelector(".ask[open], .look");
+        return ((Number) page.evaluate(
+                        "([marks, answer]) => document.querySelector('.ask[open]') ? -1"
+                                + " : [...document.querySelectorAll(marks)].findIndex(mark =>"
+                                + " [...mark.querySelectorAll('.choice, .go')].some(each =>"
+                                + " each.textContent.toLowerCase().includes(answer.toLowerCase())))",
+                        List.of(MARK, answer)))
+                .intValue();
+    }
+
+    /** Tells that what one look shows is as it is drawn. */
+    public Desk asDrawn() {
+        page.waitForSelector("#look-form");
+        page.waitForResponse(response -> response.url().endsWith("/look"), () -> {
+            if (keyboardOnly) {
+                page.keyboard().press("a");
+            } else {
+                page.click("#look-form .go");
+            }
+        });
+        return settled();
     }
 
     /** Presses the number of an answer, or Enter in the field that was just filled. */
     private void key(String answer) {
+        int mark = markWith(answer);
+        if (mark >= 0) {
+            page.keyboard().press(String.valueOf(mark + 1));
+        }
         page.waitForSelector(".ask[open]");
         List<String> choices = page.locator(".ask[open] .choice").allTextContents();
         for (int i = 0; i < choices.size(); i++) {
@@ -265,6 +305,7 @@ public final class Desk implements AutoCloseable {
 
     /** Taps without waiting for the server: there may be none. */
     public Desk tapOffline(String answer) {
+        openMark(answer);
         page.locator(".ask[open] .choice, .ask[open] .go")
                 .filter(new Locator.FilterOptions().setHasText(answer))
                 .first()

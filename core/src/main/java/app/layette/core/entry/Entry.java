@@ -18,6 +18,7 @@ import java.util.UUID;
  * @param fact what was observed, measured, set, answered, done or signed
  * @param arrived when the server took it, by the server's own clock; {@code null} where no server did
  * @param waited whether it waited in an outbox for a connection; {@code null} means no
+ * @param look the look whose mark it is, shared by all that was told with one press; {@code null} when it stands alone
  */
 public record Entry(
         UUID id,
@@ -29,7 +30,8 @@ public record Entry(
         UUID corrects,
         Fact fact,
         OffsetDateTime arrived,
-        Boolean waited) {
+        Boolean waited,
+        UUID look) {
     /** How much earlier than its arrival an entry may say it was made, when it did not wait for a connection. */
     private static final Duration USUAL_DELAY = Duration.ofHours(12);
 
@@ -42,7 +44,12 @@ public record Entry(
 
     /** An entry that no server took: of a document, or thought of. */
     public Entry(UUID id, int seq, int seen, OffsetDateTime at, Author by, How how, UUID corrects, Fact fact) {
-        this(id, seq, seen, at, by, how, corrects, fact, null, null);
+        this(id, seq, seen, at, by, how, corrects, fact, null, null, null);
+    }
+
+    /** The same entry as one mark of a look. */
+    public Entry inLook(UUID whole) {
+        return new Entry(id, seq, seen, at, by, how, corrects, fact, arrived, waited, whole);
     }
 
     /**
@@ -60,16 +67,27 @@ public record Entry(
     /** The same moment by the clocks of a zone. */
     Entry at(ZoneId zone) {
         return new Entry(
-                id, seq, seen, at.atZoneSameInstant(zone).toOffsetDateTime(), by, how, corrects, fact, arrived, waited);
+                id,
+                seq,
+                seen,
+                at.atZoneSameInstant(zone).toOffsetDateTime(),
+                by,
+                how,
+                corrects,
+                fact,
+                arrived,
+                waited,
+                look);
     }
 
     /** The same entry saying something else; only for asking what if. */
     Entry with(Fact other) {
-        return new Entry(id, seq, seen, at, by, how, corrects, other, arrived, waited);
+        return new Entry(id, seq, seen, at, by, how, corrects, other, arrived, waited, look);
     }
 
     /** The place of an entry that this one corrects, saying what this one says. */
     Entry inPlaceOf(Entry corrected) {
-        return new Entry(corrected.id, corrected.seq, corrected.seen, at, by, how, null, fact, arrived, waited);
+        return new Entry(
+                corrected.id, corrected.seq, corrected.seen, at, by, how, null, fact, arrived, waited, corrected.look);
     }
 }

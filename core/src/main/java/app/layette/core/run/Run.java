@@ -48,6 +48,30 @@ public record Run(List<Step> steps) {
         return steps.stream().filter(step -> step.state() != Step.State.DONE).findFirst();
     }
 
+    /**
+     * Where to go on to from a step. Onwards first; then back to what is open, was re-opened or is to be put right, never to
+     * what was left <em>not known</em>: that is listed at the end. The place decides which papers there are, a base's label
+     * among them: what it opened comes before the car is touched.
+     *
+     * @return empty when everything is done
+     */
+    public Optional<Step> after(StepKey from) {
+        int here = placeOf(from);
+        Optional<Step> before = steps.stream()
+                .limit(Math.max(0, here - 1))
+                .filter(step -> from == StepKey.PLACE && step.state() == Step.State.OPEN)
+                .findFirst();
+        return before.or(() -> steps.stream()
+                        .skip(here)
+                        .filter(step -> step.state() != Step.State.DONE && step.key() != StepKey.HAND_OVER)
+                        .findFirst())
+                .or(() -> steps.stream()
+                        .limit(Math.max(0, here - 1))
+                        .filter(step -> step.state() != Step.State.DONE && step.state() != Step.State.NOT_KNOWN)
+                        .findFirst())
+                .or(() -> step(StepKey.HAND_OVER).filter(step -> step.state() != Step.State.DONE));
+    }
+
     public Optional<Step> step(StepKey key) {
         return steps.stream().filter(step -> step.key() == key).findFirst();
     }

@@ -28,6 +28,11 @@ public record Step(StepKey key, State state, List<Ask> asks, List<Saying> says) 
         says = List.copyOf(says);
     }
 
+    /** Whether something has to be entered here yet, or put right. */
+    public boolean holdsUp() {
+        return state == State.FAILED || asks.stream().anyMatch(ask -> !ask.answered() && !ask.optional());
+    }
+
     /** The first thing still to be entered, what holds up the step first. */
     public Optional<Ask> nextAsk() {
         return asks.stream()

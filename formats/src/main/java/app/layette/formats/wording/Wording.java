@@ -69,6 +69,18 @@ public final class Wording {
         }
     }
 
+    /**
+     * Says a sentence whose arguments are numbered from 0.
+     *
+     * @param arguments numbers, or text that is ready to be shown
+     */
+    public String sayNumbered(String key, Object... arguments) {
+        MessageFormat format = formats.computeIfAbsent(key, this::format);
+        synchronized (format) {
+            return format.format(arguments);
+        }
+    }
+
     public String say(Finding finding) {
         return say(finding.message(), finding.arguments());
     }

@@ -10,7 +10,9 @@ import app.layette.core.finding.Argument;
 import app.layette.core.measure.Angle;
 import app.layette.core.recline.IndicatorZones;
 import app.layette.core.recline.ReclineAdvice;
+import app.layette.core.run.Ask;
 import app.layette.core.seat.Indicator;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
@@ -31,6 +33,15 @@ public final class SideView {
 
     /** Draws the restraint at a setting that is only tried. */
     public static Drawing of(Situation situation, Optional<String> tried) {
+        return of(situation, tried, List.of());
+    }
+
+    /**
+     * Draws the restraint with the numbered marks of a look.
+     *
+     * @param marks what they ask, in their order; what is on no part of the drawing gets no number on it
+     */
+    public static Drawing of(Situation situation, Optional<String> tried, List<Ask> marks) {
         Setup setup = new Setup(situation, tried);
         Pose pose = setup.at(setup.now());
         Sketch sketch = new Sketch();
@@ -57,6 +68,7 @@ public final class SideView {
                 .filter(zones -> setup.now().isPresent())
                 .ifPresent(zones -> drawIndicator(sketch, setup, zones, pose));
         car.drawFrontSeat(pose);
+        new MarkSpots(sketch, setup, seat).draw(marks);
         return new Drawing(
                 "side",
                 LEFT,

@@ -1,0 +1,136 @@
+package app.layette.web.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.layette.web.support.Desk;
+import app.layette.web.support.RunningApp;
+import java.time.LocalDate;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** What one look shows is told with one press, what is not so by itself, and taken back whole. */
+class OneLookIT {
+    private static final int MOST = 24;
+
+    @RegisterExtension
+    static final RunningApp app = RunningApp.shared();
+
+    private static void begin(Desk desk, String reference, String child) {
+        desk.open("/fittings/new");
+        desk.page().fill("[name=reference]", reference);
+        desk.page().fill("[name=childName]", child);
+        desk.page().fill("[name=born]", LocalDate.now().minusDays(9).toString());
+        desk.page().fill("[name=gestationDays]", "39+1");
+        desk.page().fill("[name=birthWeight]", "6 lb 12 oz");
+        desk.page().fill("[name=mass]", "6 lb 10 oz");
+        desk.page().fill("[name=length]", "19 1/2 in");
+        desk.page().selectOption("[name=seat]", "wrenfold-thimble");
+        desk.page().selectOption("[name=car]", "corvane-estate");
+        desk.click(".begin .go");
+        desk.page().waitForURL("**/fittings/*");
+    }
+
+    private static void label(Desk desk, String model) {
+        desk.fill("model", model)
+                .fill("made", LocalDate.now().minusYears(2).toString().substring(0, 7))
+                .send("Keep the label");
+    }
+
+    /** A whole fitting with one press for each look; gives how many answers it took. */
+    private static int toTheSignature(Desk desk) {
+        int answers = 0;
+        desk.tap("No").tap("No order");
+        label(desk, "WT-211");
+        desk.asDrawn().tap("Never").tap("No open recall");
+        desk.asDrawn().tap("Between slots 1 and 2").asDrawn().tap("Snug");
+        desk.tap("Second row, right: Base with lower anchors");
+        label(desk, "WB-21");
+        answers += 12;
+        assertThat(desk.title()).isEqualTo("Level ground");
+        desk.asDrawn();
+        if (desk.title().equals("Recline device")) {
+            desk.goOn();
+        }
+        assertThat(desk.title()).isEqualTo("Hook both anchors");
+        desk.asDrawn();
+        desk.step("Inch test").tap("Less than an inch").tap("All show locked");
+        answers += 4;
+        assertThat(desk.title()).isEqualTo("Harness the child");
+        desk.asDrawn().tap("Snug");
+        desk.asDrawn().tap("Bubble between the lines, both sides alike");
+        assertThat(desk.title()).isEqualTo("Teach-back");
+        desk.asDrawn();
+        answers += 5;
+        return answers;
+    }
+
+    @Test
+    void aFittingTakesFewAnswersByPointer() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit");
+            begin(desk, "L-1", "Lotte");
+            assertThat(toTheSignature(desk)).isLessThanOrEqualTo(MOST);
+            assertThat(desk.state()).isEqualTo("Ready to hand over");
+            Walk.handOver(desk);
+            desk.isQuiet();
+        }
+    }
+
+    @Test
+    void andByKeysAlone() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit");
+            begin(desk, "L-2", "Lene");
+            desk.keyboardOnly();
+            assertThat(toTheSignature(desk)).isLessThanOrEqualTo(MOST);
+            assertThat(desk.state()).isEqualTo("Ready to hand over");
+            desk.isQuiet();
+        }
+    }
+
+    @Test
+    void whatIsNotSoIsToldByItselfAndTheLookIsTakenBackWhole() {
+        try (Desk desk = new Desk(app.address(), 390, 844)) {
+            desk.signIn("marit");
+            begin(desk, "L-3", "Lucie");
+            desk.tap("No").tap("No order");
+            label(desk, "WT-211");
+            assertThat(desk.page().locator(".look .one-mark").count()).isEqualTo(4);
+            desk.isAccessible("a look");
+            desk.fitsItsWidth("a look");
+            desk.tap("Something was added");
+            assertThat(desk.page().textContent("#now .look")).doesNotContain("Owned from old");
+            int before = app.newestKinds("Lucie", 500).size();
+            desk.page().locator(".keep input").first().uncheck();
+            desk.asDrawn();
+            assertThat(app.newestKinds("Lucie", 2)).containsExactly("answered", "answered");
+            assertThat(app.newestKinds("Lucie", 500).size()).isEqualTo(before + 2);
+            desk.click(".undo button");
+            assertThat(app.newestKinds("Lucie", 4)).containsExactly("noted", "withdrawn", "noted", "withdrawn");
+            assertThat(desk.page().textContent("#now .look")).contains("Both, paper or screen", "Owned from new");
+            desk.isQuiet();
+        }
+    }
+
+    @Test
+    void aLookThatHasChangedIsNotTaken() {
+        try (Desk desk = new Desk(app.address(), 1280, 800);
+                Desk colleague = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit");
+            begin(desk, "L-4", "Levin");
+            desk.tap("No").tap("No order");
+            label(desk, "WT-211");
+            desk.page().route("**/changes*", route -> route.abort());
+            String fitting = desk.page().url();
+            colleague.signIn("ansel");
+            colleague.page().navigate(fitting);
+            colleague.tap("A donor who can vouch");
+            int before = app.newestKinds("Levin", 500).size();
+            desk.asDrawn();
+            assertThat(desk.page().textContent("#now .refused")).contains("changed since");
+            assertThat(app.newestKinds("Levin", 500).size())
+                    .as("none of it was kept")
+                    .isEqualTo(before);
+        }
+    }
+}

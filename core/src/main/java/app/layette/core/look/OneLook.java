@@ -1,0 +1,187 @@
+package app.layette.core.look;
+
+import app.layette.core.fitting.FittingPlan;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.run.Ask;
+import app.layette.core.run.Step;
+import app.layette.core.run.StepKey;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What can be seen from one standing place with nothing touched between, drawn as it should be: whoever looks says what
+ * is not so, and then that the rest is as drawn.
+ *
+ * @param key which look
+ * @param marks two to six, in the order in which they are kept
+ */
+public record OneLook(LookKey key, List<Mark> marks) {
+    /** More than this is not one look any more. */
+    public static final int MOST_MARKS = 6;
+
+    private static final int FEWEST_MARKS = 2;
+
+    /** The result of a test and what must not be passed over are told one by one. */
+    private static final Set<Ask.Kind> ONE_BY_ONE = Set.of(
+            Ask.Kind.LEVEL,
+            Ask.Kind.MOVEMENT,
+            Ask.Kind.ORDER,
+            Ask.Kind.SCREENING,
+            Ask.Kind.SHOULDER,
+            Ask.Kind.WEIGHT,
+            Ask.Kind.LENGTH,
+            Ask.Kind.LABEL,
+            Ask.Kind.PLACE,
+            Ask.Kind.PAGE,
+            Ask.Kind.END,
+            Ask.Kind.COUNTERSIGN);
+
+    private static final Set<String> QUESTIONS_ONE_BY_ONE = Set.of(
+            "CONDITION",
+            "CRASH",
+            "RECALL",
+            "AIRBAG_LAMP",
+            "BACK_ROW",
+            "LOCK_PROOF",
+            "SNUG",
+            "SNUG_SHORTEST",
+            "MOVEMENT",
+            "SIDES",
+            "RETRACTOR",
+            "LATCH_PLATE",
+            "OWN_CONDITIONS");
+
+    public OneLook {
+        marks = List.copyOf(marks);
+    }
+
+    static boolean isAskedByItself(Ask.Kind kind, String key) {
+        return ONE_BY_ONE.contains(kind) || kind == Ask.Kind.QUESTION && QUESTIONS_ONE_BY_ONE.contains(key);
+    }
+
+    /**
+     * The look that is due at a step: what its next ask belongs to, and all that is seen with it; empty where the next ask
+     * stands by itself.
+     */
+    public static Optional<OneLook> at(FittingPlan plan, StepKey at) {
+        Optional<Step> step = plan.run().step(at);
+        Drawn drawn = new Drawn(plan);
+        Optional<Ask> next = step.flatMap(here -> here.asks().stream()
+                .filter(ask -> !ask.answered() && !ask.optional() && !isToldOtherwise(ask, drawn))
+                .findFirst());
+        Optional<LookTable.Row> row = next.flatMap(LookTable::rowOf);
+        if (row.isEmpty()) {
+            return Optional.empty();
+        }
+        LookKey key = isAgain(plan, step.get(), next.get()) ? LookKey.AGAIN : keyAt(at, next.get(), row.get());
+        if (mark(key, at, next.get(), drawn).isEmpty()) {
+            return Optional.empty();
+        }
+        List<Mark> marks = key == LookKey.AGAIN ? again(plan, drawn) : together(plan, key, at, drawn);
+        return marks.size() < FEWEST_MARKS ? Optional.empty() : Optional.of(new OneLook(key, marks));
+    }
+
+    private static boolean isToldOtherwise(Ask ask, Drawn drawn) {
+        return LookTable.rowOf(ask)
+                .flatMap(row -> drawn.of(row, ask))
+                .filter(answer -> drawn.isToldOtherwise(ask, answer))
+                .isPresent();
+    }
+
+    /**
+     * The marks that somebody told as drawn, in the order in which they are kept.
+     *
+     * @param tokens of {@link Mark#token()}
+     * @return empty where there is none or too many, or one of them is asked no more, is drawn otherwise by now or is of
+     *     another look
+     */
+    public static Optional<List<Mark>> told(FittingPlan plan, LookKey key, Set<String> tokens) {
+        Drawn drawn = new Drawn(plan);
+        List<Placed> found = new ArrayList<>();
+        for (Step step : plan.run().steps()) {
+            for (Ask ask : step.asks()) {
+                if (!ask.answered() && !ask.optional()) {
+                    mark(key, step.key(), ask, drawn)
+                            .filter(each -> tokens.contains(each.mark().token()))
+                            .ifPresent(found::add);
+                }
+            }
+        }
+        boolean whole = found.size() == tokens.size() && !tokens.isEmpty() && tokens.size() <= MOST_MARKS;
+        return whole ? Optional.of(firstOf(found)) : Optional.empty();
+    }
+
+    /** At the step of the teach-back all that is left of it is told together. */
+    private static LookKey keyAt(StepKey at, Ask next, LookTable.Row first) {
+        boolean taught = at == StepKey.TEACH && next.kind() == Ask.Kind.TEACH;
+        return taught ? LookKey.FAMILY : first.look();
+    }
+
+    private static List<Mark> together(FittingPlan plan, LookKey key, StepKey at, Drawn drawn) {
+        List<Placed> found = new ArrayList<>();
+        boolean here = false;
+        boolean reaches = true;
+        for (Step step : plan.run().steps()) {
+            here = here || step.key() == at;
+            if (!here && step.state() != Step.State.REOPENED) {
+                continue;
+            }
+            for (Ask ask : step.asks()) {
+                boolean taughtWithIt = ask.kind() == Ask.Kind.TEACH && at != StepKey.TEACH;
+                if (!ask.answered() && !ask.optional() && (reaches || taughtWithIt)) {
+                    mark(key, step.key(), ask, drawn).ifPresent(found::add);
+                }
+            }
+            boolean still = step.state() == Step.State.DONE || LookKey.touchesNothing(step.key());
+            boolean ofThis = found.stream().anyMatch(each -> each.mark().step() == step.key());
+            reaches = reaches && (!here || still || ofThis || step.key() == at);
+        }
+        return firstOf(found);
+    }
+
+    /** After the last item of the teach-back: all that its acts re-opened, wherever it stands in the run. */
+    private static List<Mark> again(FittingPlan plan, Drawn drawn) {
+        List<Placed> found = new ArrayList<>();
+        for (Step step : plan.run().steps()) {
+            if (step.state() != Step.State.REOPENED) {
+                continue;
+            }
+            for (Ask ask : step.asks()) {
+                if (!ask.answered() && !ask.optional() && ask.kind() != Ask.Kind.TEACH) {
+                    mark(LookKey.AGAIN, step.key(), ask, drawn).ifPresent(found::add);
+                }
+            }
+        }
+        return firstOf(found);
+    }
+
+    private static boolean isAgain(FittingPlan plan, Step step, Ask next) {
+        boolean taught = plan.gate()
+                .state(Conclusion.TEACH_BACK)
+                .filter(state -> state.passed())
+                .isPresent();
+        return taught && step.state() == Step.State.REOPENED && next.kind() != Ask.Kind.TEACH;
+    }
+
+    /** A mark with the place of its row. */
+    private record Placed(int row, Mark mark) {}
+
+    private static Optional<Placed> mark(LookKey key, StepKey step, Ask ask, Drawn drawn) {
+        Optional<LookTable.Row> row = key == LookKey.AGAIN ? LookTable.rowOf(ask) : LookTable.rowOf(key, ask);
+        return row.flatMap(each -> drawn.of(each, ask)
+                .filter(answer -> !drawn.isToldOtherwise(ask, answer))
+                .map(answer ->
+                        new Placed(each.place(), new Mark(step, ask, answer.drawn(), answer.fact(), each.how()))));
+    }
+
+    private static List<Mark> firstOf(List<Placed> found) {
+        return found.stream()
+                .sorted(Comparator.comparingInt(Placed::row))
+                .limit(MOST_MARKS)
+                .map(Placed::mark)
+                .toList();
+    }
+}
