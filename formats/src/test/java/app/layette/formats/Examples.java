@@ -42,7 +42,10 @@ public final class Examples {
     }
 
     public static FittingPlan plan(String name) {
-        CaseDocument document = read(name);
+        return plan(read(name));
+    }
+
+    public static FittingPlan plan(CaseDocument document) {
         return new FittingPlanner().plan(document.practice(), document.sheets(), document.record(), document.date());
     }
 }

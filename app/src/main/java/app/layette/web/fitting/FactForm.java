@@ -300,6 +300,9 @@ public final class FactForm {
                     "place",
                     "restraint",
                     "beltKind",
+                    "sort",
+                    "from",
+                    "to",
                     "about" -> false;
             case "mass", "length" -> component.getDeclaringRecord() != Fact.QuantityRead.class;
             case "model" -> component.getDeclaringRecord() == Fact.QuickSeatRead.class;

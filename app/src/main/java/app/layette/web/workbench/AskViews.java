@@ -16,6 +16,7 @@ final class AskViews {
     private final SeatAsks seat;
     private final CarAsks car;
     private final ReclineAsks recline;
+    private final ValueAsks values;
     private final Wording words;
     private final Author.Role role;
 
@@ -23,6 +24,7 @@ final class AskViews {
         this.child = new ChildAsks(plan, words, focus.typed());
         this.seat = new SeatAsks(plan, words, focus.typed());
         this.car = new CarAsks(plan, words, focus.typed(), focus.stock());
+        this.values = new ValueAsks(plan, words, focus.typed());
         this.words = words;
         // Where nobody looks, an answer is only held against its question.
         this.role = focus.looking().map(looking -> looking.by().role()).orElse(Author.Role.LEAD);
@@ -62,6 +64,7 @@ final class AskViews {
             case COUNTERSIGN -> signed(car.countersign(ask));
             case INITIALS -> car.initials(ask);
             case PAGE -> car.page(ask);
+            case SHEET_VALUE -> values.of(ask);
             case END -> signed(car.end(ask));
             case QUICK_SEAT -> seat.quickSeat(ask);
             case NEWER_SHEET ->

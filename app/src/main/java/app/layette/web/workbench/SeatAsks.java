@@ -16,6 +16,7 @@ import app.layette.core.seat.CrotchOpening;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Harness;
 import app.layette.core.seat.Indicator;
+import app.layette.core.seat.SeatKind;
 import app.layette.core.secure.HandleForDriving;
 import app.layette.formats.svg.AnswerPicture;
 import app.layette.formats.wording.Wording;
@@ -122,6 +123,7 @@ final class SeatAsks extends AskForms {
         Optional<Fact.QuickSeatRead> read =
                 situation.newest(Fact.QuickSeatRead.class).map(Stamped::value);
         List<Input> inputs = List.of(
+                select(kind, "sort", said(read, Fact.QuickSeatRead::sort), options(SeatKind.class, "seatKind", false)),
                 input(kind, "name", "text", read.map(Fact.QuickSeatRead::name).orElse(""), words.say("hint.seat"))
                         .called(words.say("field.seatName")),
                 input(kind, "model", "text", read.map(Fact.QuickSeatRead::model).orElse(""), words.say("hint.model")),

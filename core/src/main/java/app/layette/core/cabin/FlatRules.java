@@ -10,6 +10,7 @@ import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Speaker;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.Lack;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
@@ -87,14 +88,25 @@ public final class FlatRules {
             PositionId second = situation.placed().get().value().position().besides();
             boolean isThere = situation.car().get().position(second).isPresent();
             return Verdict.judged((isThere
-                            ? usable(situation.asIfPlaced(second, Method.LAY_FLAT))
+                            ? usable(situation.asIfPlaced(second, Method.LAY_FLAT), second)
                             : Finding.of(CAB_11, Weight.STOP, "noPlaceBeside"))
                     .with("second", new Argument.OfKey("place." + second))
                     .changedBy("OTHER_PLACE"));
         }
 
+        private static List<Lack> lacks(List<Verdict> verdicts, PositionId place) {
+            return verdicts.stream()
+                    .filter(Verdict.Judged.class::isInstance)
+                    .flatMap(verdict -> ((Verdict.Judged) verdict).findings().stream())
+                    .flatMap(finding -> finding.lacks().stream())
+                    .filter(lack -> lack.value().isOfPlace())
+                    .map(lack -> new Lack(lack.value(), place.toString()))
+                    .distinct()
+                    .toList();
+        }
+
         /** What would be asked of the second place alone: airbag, vehicle seat, and a belt that can be locked. */
-        private static Finding.Builder usable(Situation beside) {
+        private static Finding.Builder usable(Situation beside, PositionId second) {
             List<Verdict> verdicts = Stream.of(PlaceRules.rules(), BeltRules.rules())
                     .flatMap(List::stream)
                     .filter(rule -> OF_A_PLACE.contains(rule.conclusion()))
@@ -108,6 +120,7 @@ public final class FlatRules {
             }
             return unknown
                     ? Finding.of(CAB_11, Weight.NOT_KNOWN, "placeBesideNotKnown")
+                            .lacks(lacks(verdicts, second))
                     : Finding.of(CAB_11, Weight.HOLDS, "twoPlaces");
         }
 

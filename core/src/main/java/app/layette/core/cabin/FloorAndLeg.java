@@ -8,6 +8,7 @@ import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.AnsweredByEye;
@@ -37,8 +38,10 @@ public final class FloorAndLeg implements Rule {
         }
         Evidence<LegUse> leg = situation.seat().map(SeatSheet::leg).orElseThrow();
         if (leg.value().isEmpty()) {
-            return Verdict.judged(
-                    Finding.of(CAB_8, Weight.NOT_KNOWN, "legNotKnown").from(leg).changedBy("SEAT_MANUAL"));
+            return Verdict.judged(Finding.of(CAB_8, Weight.NOT_KNOWN, "legNotKnown")
+                    .lacks(SheetValue.LEG)
+                    .from(leg)
+                    .changedBy("SEAT_MANUAL"));
         }
         if (leg.value().get() == LegUse.NO_LEG) {
             return Verdict.judged(Finding.of(CAB_8, Weight.HOLDS, "noLeg").from(leg));
@@ -115,6 +118,7 @@ public final class FloorAndLeg implements Rule {
         Evidence<Floor> floor = situation.position().map(SeatingPosition::floor).orElse(Evidence.notLooked());
         if (floor.value().isEmpty()) {
             return Finding.of(CAB_8, Weight.NOT_KNOWN, "floorNotKnown")
+                    .lacks(SheetValue.FLOOR)
                     .from(floor)
                     .changedBy("CAR_MANUAL");
         }

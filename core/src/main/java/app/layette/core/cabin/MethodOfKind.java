@@ -6,6 +6,7 @@ import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
@@ -40,7 +41,9 @@ public final class MethodOfKind implements Rule {
             case NOT_ALLOWED ->
                 Finding.of(CAB_13, Weight.STOP, "methodOfOtherKind").changedBy("OTHER_METHOD");
             case NOT_KNOWN ->
-                Finding.of(CAB_13, Weight.NOT_KNOWN, "connectorsNotKnown").changedBy("SEAT_MANUAL");
+                Finding.of(CAB_13, Weight.NOT_KNOWN, "connectorsNotKnown")
+                        .lacks(SheetValue.CONNECTORS)
+                        .changedBy("SEAT_MANUAL");
         };
         return Verdict.judged(
                 finding.with("method", Argument.key("method", method)).from(seat.connectors()));

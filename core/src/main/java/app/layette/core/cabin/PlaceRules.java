@@ -9,6 +9,7 @@ import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.evidence.Source;
 import app.layette.core.evidence.Speaker;
 import app.layette.core.finding.Argument;
@@ -80,8 +81,11 @@ public final class PlaceRules {
     private static Verdict airbag(Situation situation, SeatingPosition position) {
         Evidence<Airbag> airbag = position.airbag();
         if (airbag.value().isEmpty()) {
-            return Verdict.judged(
-                    at(Finding.of(CAB_1, Weight.NOT_KNOWN, "airbagNotKnown").from(airbag), position));
+            return Verdict.judged(at(
+                    Finding.of(CAB_1, Weight.NOT_KNOWN, "airbagNotKnown")
+                            .lacks(SheetValue.AIRBAG)
+                            .from(airbag),
+                    position));
         }
         return switch (airbag.value().get()) {
             case ACTIVE ->
@@ -123,7 +127,9 @@ public final class PlaceRules {
     private static Finding.Builder vehicleSeat(Situation situation, SeatingPosition position) {
         Evidence<Facing> facing = position.facing();
         if (facing.value().isEmpty()) {
-            return Finding.of(CAB_2, Weight.NOT_KNOWN, "facingNotKnown").from(facing);
+            return Finding.of(CAB_2, Weight.NOT_KNOWN, "facingNotKnown")
+                    .lacks(SheetValue.FACING)
+                    .from(facing);
         }
         return switch (facing.value().get()) {
             case FORWARD -> Finding.of(CAB_2, Weight.HOLDS, "forward").from(facing);
@@ -135,7 +141,9 @@ public final class PlaceRules {
     private static Finding.Builder ownAnchors(Situation situation, SeatingPosition position) {
         Evidence<OwnAnchors> anchors = position.anchors();
         if (anchors.value().isEmpty()) {
-            return Finding.of(CAB_4, Weight.NOT_KNOWN, "anchorsNotKnown").from(anchors);
+            return Finding.of(CAB_4, Weight.NOT_KNOWN, "anchorsNotKnown")
+                    .lacks(SheetValue.ANCHORS)
+                    .from(anchors);
         }
         // A car's manual may keep anchors that are there from being used.
         Permission here =
@@ -180,6 +188,7 @@ public final class PlaceRules {
         boolean allowed = situation.permission(PermissionKey.BORROWED_INNER_ANCHORS) == Permission.ALLOWED;
         if (allowed && (spacing.value().isEmpty() || most.value().isEmpty())) {
             finding = Finding.of(CAB_4, Weight.NOT_KNOWN, "borrowedSpacingNotKnown")
+                    .lacks(SheetValue.BORROWED_SPACING)
                     .changedBy(spacing.value().isEmpty() ? "CAR_MANUAL" : "SEAT_MANUAL");
         } else if (allowed && spacing.value().get().isMoreThan(most.value().get())) {
             finding = Finding.of(CAB_4, Weight.STOP, "borrowedTooWide")

@@ -7,6 +7,7 @@ import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.AnsweredByEye;
@@ -34,8 +35,10 @@ public final class BaseFitsCarrier implements Rule {
         Evidence<List<BaseFit>> bases = situation.seat().map(SeatSheet::bases).orElseThrow();
         String model = label.get().value().model();
         if (bases.value().isEmpty()) {
-            return Verdict.judged(
-                    Finding.of(CND_8, Weight.NOT_KNOWN, "noList").from(bases).changedBy("SEAT_MANUAL"));
+            return Verdict.judged(Finding.of(CND_8, Weight.NOT_KNOWN, "noList")
+                    .lacks(SheetValue.BASE_LISTED)
+                    .from(bases)
+                    .changedBy("SEAT_MANUAL"));
         }
         if (model == null || model.isBlank()) {
             return Verdict.judged(

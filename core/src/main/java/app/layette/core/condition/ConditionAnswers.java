@@ -9,6 +9,7 @@ import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.AnsweredByEye;
@@ -41,8 +42,9 @@ public final class ConditionAnswers {
     private static Judged minorCrash(Situation situation, Stamped<String> answer) {
         Evidence<CrashRule> rule = situation.seat().map(SeatSheet::crash).orElse(Evidence.notLooked());
         if (!rule.isLooked()) {
-            return Verdict.judged(
-                    Finding.of(CND_3, Weight.NOT_KNOWN, "makerRuleNotLooked").changedBy("SEAT_MANUAL"));
+            return Verdict.judged(Finding.of(CND_3, Weight.NOT_KNOWN, "makerRuleNotLooked")
+                    .lacks(SheetValue.CRASH_RULE)
+                    .changedBy("SEAT_MANUAL"));
         }
         boolean replace = rule.value().orElse(CrashRule.MINOR_MAY_STAY) == CrashRule.REPLACE_ALWAYS;
         return Verdict.judged(
@@ -67,11 +69,11 @@ public final class ConditionAnswers {
     private static Judged partsAgainstList(Situation situation, Stamped<String> answer) {
         Evidence<List<String>> parts = situation.seat().map(SeatSheet::parts).orElse(Evidence.notLooked());
         Optional<List<String>> list = parts.value();
-        return Verdict.judged(
-                list.map(each -> Finding.of(CND_5, Weight.HOLDS, "complete").with("count", each.size()))
-                        .orElseGet(() -> Finding.of(CND_5, Weight.NOT_KNOWN, "noList"))
-                        .from(parts)
-                        .changedBy("SEAT_MANUAL"));
+        return Verdict.judged(list.map(
+                        each -> Finding.of(CND_5, Weight.HOLDS, "complete").with("count", each.size()))
+                .orElseGet(() -> Finding.of(CND_5, Weight.NOT_KNOWN, "noList").lacks(SheetValue.PARTS))
+                .from(parts)
+                .changedBy("SEAT_MANUAL"));
     }
 
     /** CND-7: the approval on the label is one that counts where the family drives. */
@@ -89,7 +91,8 @@ public final class ConditionAnswers {
                 .map(list -> list.contains(country)
                         ? Finding.of(CND_7, Weight.HOLDS, "counts")
                         : Finding.of(CND_7, Weight.STOP, "otherCountry"))
-                .orElseGet(() -> Finding.of(CND_7, Weight.NOT_KNOWN, "notOnSheet"));
+                .orElseGet(
+                        () -> Finding.of(CND_7, Weight.NOT_KNOWN, "notOnSheet").lacks(SheetValue.APPROVED_HERE));
         return Verdict.judged(finding.with("country", country).from(approvals).changedBy("APPROVAL"));
     }
 }

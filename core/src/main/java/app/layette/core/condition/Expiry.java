@@ -9,6 +9,7 @@ import app.layette.core.entry.PartialDate;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
@@ -132,6 +133,7 @@ public final class Expiry implements Rule {
     private static Finding.Builder undated(LabelRead label, SeatSheet seat) {
         boolean lifeKnown = life(label, seat).isPresent();
         return Finding.of(CND_1, lifeKnown ? Weight.STOP : Weight.NOT_KNOWN, lifeKnown ? "unreadable" : "lifeNotLooked")
+                .lacks(lifeKnown ? new SheetValue[0] : new SheetValue[] {SheetValue.LIFE})
                 .with("part", Argument.key("part", label.part()))
                 .changedBy("LABEL");
     }

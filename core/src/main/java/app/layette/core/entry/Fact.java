@@ -4,12 +4,14 @@ import app.layette.core.child.Child;
 import app.layette.core.child.Sex;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Said;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.evidence.Speaker;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator;
+import app.layette.core.seat.SeatKind;
 import app.layette.core.vehicle.Belt;
 import app.layette.core.vehicle.Belt.LatchPlate;
 import app.layette.core.vehicle.Belt.Retractor;
@@ -72,6 +74,22 @@ public sealed interface Fact {
      * Counts only with its page.
      */
     record QuantityRead(String of, Quantity quantity, Speaker speaker, Mass mass, Length length) implements Fact {}
+
+    /**
+     * A value that no sheet has: read on a page or label of the seat, or seen at a place of the car.
+     *
+     * @param place the seating position, for a value of the car; {@code null} for one of the seat
+     * @param says a constant of the value, a number, or names with a comma between
+     * @param from lightest child that it is said of; {@code null} where it is of every weight
+     * @param to heaviest child
+     */
+    record SheetValueRead(String of, SheetValue value, PositionId place, String says, Mass from, Mass to)
+            implements Fact {
+        /** A value that is said of every weight. */
+        public SheetValueRead(String of, SheetValue value, PositionId place, String says) {
+            this(of, value, place, says, null, null);
+        }
+    }
 
     /** What the seat manual's page says on a handle position for driving. */
     record HandlePositionRead(String of, HandlePosition position, Said says) implements Fact {}
@@ -178,6 +196,7 @@ public sealed interface Fact {
      * A seat that is not on the shelf, as its label and its manual's page say; {@code null} where nobody has looked.
      * Counts only with its page; everything else about the seat stays not looked at. {@code slots} are counted, not
      * measured. {@code pass} is what the manual counts as level for children from {@code zoneFrom} to {@code zoneTo}.
+     * Without a {@code sort} it is a rear-facing-only seat.
      */
     record QuickSeatRead(
             String of,
@@ -192,8 +211,29 @@ public sealed interface Fact {
             Mass zoneFrom,
             Mass zoneTo,
             RoutingsShown routings,
-            HandlePosition handle)
-            implements Fact {}
+            HandlePosition handle,
+            SeatKind sort)
+            implements Fact {
+        /** A rear-facing-only seat. */
+        public QuickSeatRead(
+                String of,
+                String name,
+                String model,
+                Mass weightMin,
+                Mass weightMax,
+                Length lengthMax,
+                Integer slots,
+                Indicator.Kind indicator,
+                Indicator.Pass pass,
+                Mass zoneFrom,
+                Mass zoneTo,
+                RoutingsShown routings,
+                HandlePosition handle) {
+            this(
+                    of, name, model, weightMin, weightMax, lengthMax, slots, indicator, pass, zoneFrom, zoneTo,
+                    routings, handle, null);
+        }
+    }
 
     /** The caregiver signs for the teach-back: initials, on the technician's screen. */
     record CaregiverSigned(String of, String initials) implements Fact {}
@@ -291,7 +331,10 @@ public sealed interface Fact {
         /** Longest child; a length. */
         LENGTH_MAX,
         /** The widest spacing at which the middle may borrow inner anchors; a length. */
-        BORROWED_SPACING
+        BORROWED_SPACING,
+        /** Carrier or one-piece shell, as it is carried; a mass. */
+        CARRIER_MASS,
+        BASE_MASS
     }
 
     /** Whether a seated height was measured on the insert as it will be, or on the bare shell (HAR-3). */

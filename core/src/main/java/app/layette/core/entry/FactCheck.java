@@ -109,6 +109,11 @@ public final class FactCheck {
         if (fact instanceof Fact.LayerSeen layer) {
             layer(layer);
         }
+        if (fact instanceof Fact.SheetValueRead read) {
+            SheetValues.problem(read).ifPresent(problems::add);
+            mass("from", read.from(), MassRange.SHEET);
+            mass("to", read.to(), MassRange.SHEET);
+        }
         if (fact instanceof Fact.QuantityRead read) {
             mass("mass", read.mass(), MassRange.SHEET);
             length("length", read.length(), rangeOf(read.quantity()));

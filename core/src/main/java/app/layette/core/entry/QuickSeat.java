@@ -34,7 +34,7 @@ public final class QuickSeat {
         return new SeatSheet(
                 new SheetVersion(SHEET, 1),
                 SheetStatus.CONFIRMED,
-                SeatKind.REAR_FACING_ONLY,
+                seat.sort() == null ? SeatKind.REAR_FACING_ONLY : seat.sort(),
                 new SeatIdentity("", seat.name(), List.of(seat.model()), null, null),
                 null,
                 null,

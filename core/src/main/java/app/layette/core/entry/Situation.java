@@ -8,7 +8,9 @@ import app.layette.core.entry.FittingRecord.Unit;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.evidence.SheetVersion;
+import app.layette.core.evidence.Source;
 import app.layette.core.evidence.Speaker;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
@@ -17,6 +19,8 @@ import app.layette.core.seat.InsertPiece;
 import app.layette.core.seat.LengthLimit;
 import app.layette.core.seat.SeatKind;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.seat.Shell;
+import app.layette.core.table.Copies;
 import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.VehicleSheet;
@@ -50,6 +54,8 @@ public final class Situation {
     private final AdoptedSheets sheets;
     private final Optional<VehicleSheet> carInstead;
     private final Optional<SeatSheet> seatInstead;
+    private final Optional<SeatSheet> seatNow;
+    private final Optional<VehicleSheet> carNow;
     private final ManualPages manuals;
     private final boolean alone;
 
@@ -75,6 +81,8 @@ public final class Situation {
         this.sheets = AdoptedSheets.of(sheets, unit.sheet(), facts.entries());
         this.carInstead = Optional.empty();
         this.seatInstead = Optional.empty();
+        this.seatNow = filledSeat();
+        this.carNow = filledCar();
         this.manuals = manuals();
     }
 
@@ -90,6 +98,8 @@ public final class Situation {
         this.sheets = other.sheets;
         this.carInstead = carInstead;
         this.seatInstead = seatInstead;
+        this.seatNow = filledSeat();
+        this.carNow = filledCar();
         this.manuals = manuals();
     }
 
@@ -148,9 +158,56 @@ public final class Situation {
 
     /** The adopted seat sheet, a draft without the values that a rule would lean on; empty when not at hand. */
     public Optional<SeatSheet> seat() {
+        return seatNow;
+    }
+
+    /** With what was read of it for this fitting, where no sheet says it. */
+    private Optional<SeatSheet> filledSeat() {
         if (seatInstead.isPresent()) {
             return seatInstead;
         }
+        SheetFilling filling =
+                new SheetFilling(readSince(Change.OTHER_SEAT)).forChild(weight().map(Stamped::value), ageDays());
+        Optional<String> base = label(Fact.Part.BASE).map(label -> label.value().model());
+        return seatOfSheet()
+                .map(sheet ->
+                        weighed(filling.seat(sheet, practice.lawCountry(), base.filter(each -> !each.isBlank()))));
+    }
+
+    /** SUIT-10: masses that no sheet has, read on a page. */
+    private SeatSheet weighed(SeatSheet sheet) {
+        Shell shell = sheet.shell();
+        Evidence<Mass> carrier = massOnPage(Fact.Quantity.CARRIER_MASS, shell.carrierMass());
+        Evidence<Mass> base = massOnPage(Fact.Quantity.BASE_MASS, shell.baseMass());
+        boolean same = carrier == shell.carrierMass() && base == shell.baseMass();
+        return same
+                ? sheet
+                : Copies.with(
+                        sheet, "shell", Copies.with(Copies.with(shell, "carrierMass", carrier), "baseMass", base));
+    }
+
+    private Evidence<Mass> massOnPage(Fact.Quantity quantity, Evidence<Mass> ofSheet) {
+        return ofSheet.isLooked()
+                ? ofSheet
+                : facts.pages(Fact.QuantityRead.class).stream()
+                        .filter(page -> page.value().quantity() == quantity
+                                && page.value().mass() != null)
+                        .reduce((first, second) -> second)
+                        .map(page -> Evidence.stated(
+                                page.value().mass(),
+                                new Source("manual", page.how().place(), page.on())))
+                        .orElse(ofSheet);
+    }
+
+    /** What was read or seen since the last change of this kind: what was read of another seat or car says nothing. */
+    private List<Stamped<Fact.SheetValueRead>> readSince(Change change) {
+        int since = lastChange(Set.of(change), 0);
+        return history(Fact.SheetValueRead.class).stream()
+                .filter(read -> read.seq() > since)
+                .toList();
+    }
+
+    private Optional<SeatSheet> seatOfSheet() {
         if (isQuickSeat()) {
             return newest(Fact.QuickSeatRead.class)
                     .filter(read -> read.how().isReadInDocument())
@@ -166,9 +223,18 @@ public final class Situation {
 
     /** The adopted vehicle sheet or the quick car, as far as it may be relied on. */
     public Optional<VehicleSheet> car() {
+        return carNow;
+    }
+
+    private Optional<VehicleSheet> filledCar() {
         if (carInstead.isPresent()) {
             return carInstead;
         }
+        SheetFilling filling = new SheetFilling(readSince(Change.OTHER_CAR));
+        return carOfSheet().map(sheet -> filling.car(sheet, sheet.sheet().id().equals(QuickCar.SHEET)));
+    }
+
+    private Optional<VehicleSheet> carOfSheet() {
         List<Stamped<Fact.QuickCarSeen>> seen = history(Fact.QuickCarSeen.class);
         boolean quickIsLater = !seen.isEmpty() && seen.get(seen.size() - 1).seq() > sheets.carSince();
         return quickIsLater ? QuickCar.sheet(seen) : sheets.car().map(VehicleSheet::asReliedOn);
@@ -367,6 +433,7 @@ public final class Situation {
                 || fact instanceof Fact.Ordered
                 || fact instanceof Fact.Screened && sameSeat
                 || fact instanceof Fact.QuickCarSeen
+                || fact instanceof Fact.SheetValueRead read && read.value().isOfPlace()
                 || fact instanceof Fact.PermissionRead page && page.speaker() == Speaker.CAR
                 || fact instanceof Fact.QuantityRead read && read.speaker() == Speaker.CAR
                 || fact instanceof Fact.Answered answered
@@ -445,6 +512,11 @@ public final class Situation {
                 .filter(read -> isQuickSeat() && read.value().slots() != null)
                 .map(read -> read.value().slots())
                 .or(() -> seat().flatMap(seat -> seat.shell().slots().value()).map(List::size))
+                .or(() -> readSince(Change.OTHER_SEAT).stream()
+                        .filter(read -> read.value().value() == SheetValue.SLOTS
+                                && read.how().isReadInDocument())
+                        .map(read -> Integer.valueOf(read.value().says()))
+                        .reduce((first, second) -> second))
                 .orElse(0);
     }
 

@@ -2,6 +2,7 @@ package app.layette.core.finding;
 
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.evidence.Source;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -19,6 +20,7 @@ import java.util.Map;
  * @param sources where those values came from
  * @param changes keys of what would change the verdict
  * @param pages the permissions that it lacks: a page of a manual that was not read tells each of them
+ * @param lacks the values of a sheet that it lacks: a page or a look tells each of them
  */
 public record Finding(
         RuleCode code,
@@ -27,13 +29,15 @@ public record Finding(
         Map<String, Argument> arguments,
         List<Source> sources,
         List<String> changes,
-        List<PermissionKey> pages) {
+        List<PermissionKey> pages,
+        List<Lack> lacks) {
 
     public Finding {
         arguments = Collections.unmodifiableMap(new LinkedHashMap<>(arguments));
         sources = List.copyOf(sources);
         changes = List.copyOf(changes);
         pages = List.copyOf(pages);
+        lacks = List.copyOf(lacks);
     }
 
     /** Starts a finding; the message key becomes {@code finding.CODE.reason}. */
@@ -55,6 +59,7 @@ public record Finding(
         private final List<Source> sources = new ArrayList<>();
         private final List<String> changes = new ArrayList<>();
         private final List<PermissionKey> pages = new ArrayList<>();
+        private final List<Lack> lacks = new ArrayList<>();
 
         private Builder(RuleCode code, Weight weight, String message) {
             this.code = code;
@@ -89,8 +94,27 @@ public record Finding(
             return this;
         }
 
+        /** Names values of a sheet that it lacks; the page or the look that tells each is asked for. */
+        public Builder lacks(SheetValue... values) {
+            return lacksAt("", values);
+        }
+
+        /** The same about one seating position. */
+        public Builder lacksAt(Object place, SheetValue... values) {
+            for (SheetValue value : values) {
+                lacks.add(new Lack(value, String.valueOf(place)));
+            }
+            return this;
+        }
+
+        /** Names what others lack. */
+        public Builder lacks(List<Lack> others) {
+            lacks.addAll(others);
+            return this;
+        }
+
         public Finding build() {
-            return new Finding(code, weight, message, arguments, sources, changes, pages);
+            return new Finding(code, weight, message, arguments, sources, changes, pages, lacks);
         }
     }
 }

@@ -6,6 +6,7 @@ import app.layette.core.entry.Fact.CrotchSet;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Mass;
@@ -42,7 +43,7 @@ public final class CrotchOpeningInUse implements Rule {
 
     private static Finding.Builder judge(int opening, Mass weight, Evidence<List<CrotchOpening>> openings) {
         if (openings.value().isEmpty()) {
-            return Finding.of(HAR_5, Weight.NOT_KNOWN, "notOnSheet");
+            return Finding.of(HAR_5, Weight.NOT_KNOWN, "notOnSheet").lacks(SheetValue.CROTCH);
         }
         List<CrotchOpening> list = openings.value().get();
         if (opening < 1 || opening > list.size()) {

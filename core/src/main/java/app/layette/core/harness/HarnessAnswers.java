@@ -12,6 +12,7 @@ import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Length;
@@ -35,7 +36,8 @@ public final class HarnessAnswers {
             Question.COVERS,
             seat -> seat.harness().covers(),
             covers -> covers != Harness.Covers.NONE,
-            "covers");
+            "covers",
+            SheetValue.COVERS);
 
     private HarnessAnswers() {}
 
@@ -106,8 +108,9 @@ public final class HarnessAnswers {
         @Override
         public Verdict judge(Situation situation) {
             if (situation.seat().isPresent() && snugTest(situation).isEmpty()) {
-                return Verdict.judged(
-                        Finding.of(HAR_7, Weight.NOT_KNOWN, "testNotLooked").changedBy("SEAT_MANUAL"));
+                return Verdict.judged(Finding.of(HAR_7, Weight.NOT_KNOWN, "testNotLooked")
+                        .lacks(SheetValue.SNUG_TEST)
+                        .changedBy("SEAT_MANUAL"));
             }
             return new AnsweredByEye(Conclusion.SNUG_TEST, Question.SNUG).judge(situation);
         }
@@ -161,8 +164,9 @@ public final class HarnessAnswers {
         /** None was seen: right where the sheet does not say that there is one. */
         private static Verdict.Judged noneSeen(Evidence<Boolean> clip) {
             if (!clip.isLooked()) {
-                return Verdict.judged(
-                        Finding.of(HAR_8, Weight.NOT_KNOWN, "clipNotLooked").changedBy("SEAT_MANUAL"));
+                return Verdict.judged(Finding.of(HAR_8, Weight.NOT_KNOWN, "clipNotLooked")
+                        .lacks(SheetValue.CLIP)
+                        .changedBy("SEAT_MANUAL"));
             }
             boolean missing = clip.value().isPresent();
             return Verdict.judged(

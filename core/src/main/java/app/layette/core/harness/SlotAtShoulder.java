@@ -8,6 +8,7 @@ import app.layette.core.entry.Fact.SlotsSet;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Length;
@@ -41,8 +42,9 @@ public final class SlotAtShoulder implements Rule {
             return Verdict.open("RETHREAD");
         }
         if (shoulder.get().count() == 0) {
-            return Verdict.judged(
-                    Finding.of(HAR_1, Weight.NOT_KNOWN, "slotsNotKnown").changedBy("SEAT_MANUAL"));
+            return Verdict.judged(Finding.of(HAR_1, Weight.NOT_KNOWN, "slotsNotKnown")
+                    .lacks(SheetValue.SLOTS)
+                    .changedBy("SEAT_MANUAL"));
         }
         return judge(set.get().value(), shoulder.get(), situation)
                 .restingOn(shoulder.get().look());
@@ -64,8 +66,9 @@ public final class SlotAtShoulder implements Rule {
         Evidence<List<Harness.Loop>> loops =
                 situation.seat().map(SeatSheet::harness).map(Harness::loops).orElse(Evidence.notLooked());
         if (!loops.isLooked()) {
-            return Optional.of(
-                    Finding.of(HAR_4, Weight.NOT_KNOWN, "loopsNotLooked").changedBy("SEAT_MANUAL"));
+            return Optional.of(Finding.of(HAR_4, Weight.NOT_KNOWN, "loopsNotLooked")
+                    .lacks(SheetValue.LOOPS)
+                    .changedBy("SEAT_MANUAL"));
         }
         return loops.value()
                 .flatMap(list -> list.stream()

@@ -10,6 +10,7 @@ import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
@@ -47,12 +48,14 @@ public final class LevelWithChild implements Rule {
                 situation.seat().map(SeatSheet::recline).map(Recline::indicator).orElseThrow();
         if (indicator.value().isEmpty()) {
             return Verdict.judged(Finding.of(REC_1, Weight.NOT_KNOWN, "indicatorNotKnown")
+                    .lacks(SheetValue.INDICATOR, SheetValue.LEVEL_PASS)
                     .from(indicator)
                     .changedBy("SEAT_MANUAL"));
         }
         Indicator here = indicator.value().get();
         if (here.bandFor(weight.get().value(), situation.ageDays()).isEmpty()) {
             return Verdict.judged(Finding.of(REC_1, Weight.NOT_KNOWN, "noBand")
+                    .lacks(SheetValue.LEVEL_PASS)
                     .with("weight", weight.get().value())
                     .from(indicator)
                     .changedBy("SEAT_MANUAL"));
@@ -97,8 +100,9 @@ public final class LevelWithChild implements Rule {
         }
         if (answer.equals("ONE_ONLY") && indicator.sides() == null) {
             // Whether the other one fell off or never was there stands in the seat manual.
-            return Verdict.judged(
-                    Finding.of(REC_3, Weight.NOT_KNOWN, "sidesNotLooked").changedBy("SEAT_MANUAL"));
+            return Verdict.judged(Finding.of(REC_3, Weight.NOT_KNOWN, "sidesNotLooked")
+                    .lacks(SheetValue.SIDES)
+                    .changedBy("SEAT_MANUAL"));
         }
         boolean missing = answer.equals("ONE_ONLY") && indicator.sides() == Indicator.Sides.BOTH;
         return Verdict.judged(

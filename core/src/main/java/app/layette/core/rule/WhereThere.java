@@ -3,6 +3,7 @@ package app.layette.core.rule;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
 import app.layette.core.seat.SeatSheet;
@@ -17,6 +18,7 @@ import java.util.function.Predicate;
  * @param question what is looked at
  * @param has where the sheet says whether there is one
  * @param isThere whether that value means one
+ * @param value what a page tells where no sheet does
  * @param name start of the reasons: {@code …NotKnown}, {@code …None}, {@code …InOrder}
  */
 public record WhereThere<T>(
@@ -24,7 +26,8 @@ public record WhereThere<T>(
         Question question,
         Function<SeatSheet, Evidence<T>> has,
         Predicate<T> isThere,
-        String name)
+        String name,
+        SheetValue value)
         implements Rule {
 
     @Override
@@ -35,6 +38,7 @@ public record WhereThere<T>(
         Evidence<T> said = has.apply(situation.seat().get());
         if (said.value().isEmpty()) {
             return Verdict.judged(Finding.of(conclusion.code(), Weight.NOT_KNOWN, name + "NotKnown")
+                    .lacks(value)
                     .from(said)
                     .changedBy("SEAT_MANUAL"));
         }

@@ -64,6 +64,8 @@ public record Ask(Kind kind, String key, boolean answered, boolean optional) {
         COUNTERSIGN,
         /** A page of a manual that answers what is not known. */
         PAGE,
+        /** A value that no sheet has: of the seat, from its page or label; of the car, seen at its place. */
+        SHEET_VALUE,
         END,
         /** A seat that is not on the shelf, read from its label and manual. */
         QUICK_SEAT,

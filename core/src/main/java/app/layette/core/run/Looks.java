@@ -5,6 +5,7 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Stage;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.gate.Gate;
 import app.layette.core.rule.AnsweredByEye;
@@ -62,6 +63,14 @@ record Looks(Situation situation, Gate gate) {
 
     boolean isSettled(Conclusion conclusion) {
         return gate.state(conclusion).map(Looks::isSettled).orElse(true);
+    }
+
+    /** Settled, or re-opened before this look was taken: then it waits for another one and not for this. */
+    boolean isSettledBy(Conclusion conclusion, Stamped<?> look) {
+        boolean again = gate.state(conclusion)
+                .filter(state -> state.state() == ConclusionState.State.STALE && look.seq() > state.since())
+                .isPresent();
+        return again || isSettled(conclusion);
     }
 
     private static boolean isSettled(ConclusionState state) {

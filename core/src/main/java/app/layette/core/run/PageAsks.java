@@ -8,8 +8,10 @@ import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.PermissionTable;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.evidence.Speaker;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.Lack;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.gate.Gate;
 import app.layette.core.rule.Conclusion;
@@ -75,9 +77,80 @@ final class PageAsks {
                 .flatMap(Optional::stream)
                 .filter(state -> state.state() == ConclusionState.State.NOT_KNOWN)
                 .flatMap(state -> state.findings().stream())
-                .flatMap(finding -> keys(finding, situation).stream())
-                .map(key -> new Ask(Ask.Kind.PAGE, key, false))
+                .flatMap(finding -> asks(finding, situation).stream())
+                .distinct()
                 .toList();
+    }
+
+    private static List<Ask> asks(Finding finding, Situation situation) {
+        List<Ask> asks = new ArrayList<>();
+        keys(finding, situation).forEach(key -> asks.add(new Ask(Ask.Kind.PAGE, key, false)));
+        for (Lack lack : finding.lacks()) {
+            asks.add(
+                    lack.value().isQuantity()
+                            ? new Ask(Ask.Kind.PAGE, "QUANTITY:" + lack.value() + ":SEAT", false)
+                            : value(lack.value(), place(lack, situation), false));
+        }
+        return asks;
+    }
+
+    /** A value of the car is always about one place, the chosen one where the rule names none. */
+    private static String place(Lack lack, Situation situation) {
+        return !lack.place().isEmpty() || !lack.value().isOfPlace()
+                ? lack.place()
+                : situation
+                        .placed()
+                        .map(placed -> placed.value().position().toString())
+                        .orElse("");
+    }
+
+    private static Ask value(SheetValue value, String place, boolean answered) {
+        return new Ask(Ask.Kind.SHEET_VALUE, value + (place.isEmpty() ? "" : Ask.AT + place), answered);
+    }
+
+    /** Where a value is asked for: the step that serves the conclusion it decides. */
+    private static StepKey stepOf(SheetValue value) {
+        return StepKey.serving(
+                switch (value) {
+                    case AIRBAG -> Conclusion.AIRBAG;
+                    case ANCHORS, BORROWED_SPACING -> Conclusion.OWN_ANCHORS;
+                    case BELT_KIND, RETRACTOR, LATCH_PLATE -> Conclusion.BELT_LOCKS;
+                    case INFLATABLE -> Conclusion.INFLATABLE_BELT;
+                    case FACING -> Conclusion.VEHICLE_SEAT;
+                    case FLOOR, LEG -> Conclusion.FLOOR_AND_LEG;
+                    case APPROVED_HERE -> Conclusion.APPROVAL;
+                    case LIFE -> Conclusion.EXPIRY;
+                    case CRASH_RULE -> Conclusion.CRASH;
+                    case PARTS -> Conclusion.PARTS;
+                    case BASE_LISTED -> Conclusion.BASE_FITS_CARRIER;
+                    case OWN_CONDITIONS -> Conclusion.OWN_CONDITIONS;
+                    case INSERT -> Conclusion.INSERT;
+                    case SLOTS -> Conclusion.SLOT_IN_REACH;
+                    case LOOPS -> Conclusion.SLOT;
+                    case CROTCH -> Conclusion.CROTCH;
+                    case SNUG_TEST -> Conclusion.SNUG_TEST;
+                    case CLIP -> Conclusion.CLIP;
+                    case COVERS -> Conclusion.COVERS;
+                    case INDICATOR, LEVEL_PASS, SIDES -> Conclusion.LEVEL;
+                    case CONNECTORS -> Conclusion.METHOD;
+                    case LOCK_OFFS -> Conclusion.LOCK_OFF;
+                    case PANEL -> Conclusion.PANEL;
+                    case WINDOWS -> Conclusion.WINDOWS;
+                    case REBOUND_BAR -> Conclusion.REBOUND_BAR;
+                    case ROTATION -> Conclusion.TURNED_BACK;
+                    case SIDE_ELEMENT -> Conclusion.SIDE_ELEMENT;
+                    case END_STRAPS -> Conclusion.END_STRAPS;
+                    case HEAD_DIRECTION -> Conclusion.LIES_FLAT;
+                    case WEIGHT_MIN, WEIGHT_MAX -> Conclusion.WEIGHT;
+                    case LENGTH_MAX -> Conclusion.LENGTH;
+                    case HEAD_ROOM -> Conclusion.HEAD_ROOM;
+                    case CARRIER_MASS, BASE_MASS -> Conclusion.ANCHOR_LIMIT;
+                });
+    }
+
+    /** The slots have to be counted before anybody can say between which the shoulder lies. */
+    static Ask slots() {
+        return value(SheetValue.SLOTS, "", false);
     }
 
     /** The pages that were read here and answered what was not known: they stay in sight, to be read again. */
@@ -94,17 +167,25 @@ final class PageAsks {
                 .map(read -> read.value())
                 .filter(read -> stepOf(read.quantity()) == step)
                 .forEach(read -> keys.add("QUANTITY:" + read.quantity() + ":" + read.speaker()));
-        return keys.stream()
+        List<Ask> read = new ArrayList<>();
+        keys.forEach(key -> read.add(new Ask(Ask.Kind.PAGE, key, true)));
+        situation.history(Fact.SheetValueRead.class).stream()
+                .map(each -> each.value())
+                .filter(each -> stepOf(each.value()) == step)
+                .forEach(each -> read.add(value(
+                        each.value(), each.place() == null ? "" : each.place().toString(), true)));
+        return read.stream()
                 .distinct()
-                .filter(key -> open.stream().noneMatch(ask -> ask.key().equals(key)))
-                .map(key -> new Ask(Ask.Kind.PAGE, key, true))
+                .filter(ask -> open.stream()
+                        .noneMatch(
+                                each -> each.kind() == ask.kind() && each.key().equals(ask.key())))
                 .toList();
     }
 
     private static StepKey stepOf(Quantity quantity) {
         return switch (quantity) {
             case GAP -> StepKey.HANDLE_AND_GAP;
-            case ANCHOR_LIMIT, BORROWED_SPACING -> StepKey.PLACE;
+            case ANCHOR_LIMIT, BORROWED_SPACING, CARRIER_MASS, BASE_MASS -> StepKey.PLACE;
             case HEAD_ROOM -> StepKey.SHOULDER;
             default -> StepKey.FITS;
         };

@@ -78,7 +78,7 @@ final class SeatAndChildAsks {
 
     List<Ask> fits() {
         List<Ask> asks = new ArrayList<>();
-        asks.add(new Ask(Kind.WEIGHT, "", situation.weight().isPresent() && looks.isGood(Conclusion.WEIGHT)));
+        asks.add(new Ask(Kind.WEIGHT, "", situation.weight().isPresent() && looks.isSettled(Conclusion.WEIGHT)));
         asks.add(new Ask(
                 Kind.LENGTH, "", situation.measured(Dimension.BODY).isPresent() && looks.isSettled(Conclusion.LENGTH)));
         if (OwnConditions.isAsked(situation)) {

@@ -59,14 +59,22 @@ final class SecuringAsks {
 
     List<Ask> levelWithChild() {
         List<Ask> asks = new ArrayList<>();
-        boolean settled = looks.isSettled(Conclusion.LEVEL);
         asks.add(new Ask(
-                Kind.LEVEL, Stage.CHILD.name(), situation.level(Stage.CHILD).isPresent() && settled));
-        if (LevelWithChild.areSidesAsked(situation)) {
+                Kind.LEVEL,
+                Stage.CHILD.name(),
+                situation
+                        .level(Stage.CHILD)
+                        .filter(level -> looks.isSettledBy(Conclusion.LEVEL, level))
+                        .isPresent()));
+        if (LevelWithChild.areSidesAsked(situation)
+                || situation.answer(Question.SIDES).isPresent()) {
             asks.add(new Ask(
                     Kind.QUESTION,
                     Question.SIDES.name(),
-                    situation.answer(Question.SIDES).isPresent() && settled));
+                    situation
+                            .answer(Question.SIDES)
+                            .filter(sides -> looks.isSettledBy(Conclusion.LEVEL, sides))
+                            .isPresent()));
         }
         return asks;
     }

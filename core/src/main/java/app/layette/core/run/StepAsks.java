@@ -44,14 +44,7 @@ final class StepAsks {
             case PARTS_STEP -> looks.questions(Question.PARTS, Question.MANUALS);
             case FITS -> seatAndChild.fits();
             case INSERT_STEP -> seatAndChild.insert();
-            case SHOULDER ->
-                List.of(
-                        new Ask(
-                                Kind.SHOULDER,
-                                "",
-                                ShoulderAndSlots.in(situation).isPresent()
-                                        && looks.isSettled(Conclusion.SLOT_IN_REACH)),
-                        new Ask(Kind.HEAD_ROOM, "", looks.isLooked(Conclusion.HEAD_ROOM)));
+            case SHOULDER -> shoulder();
             case THREAD -> seatAndChild.thread();
             case PLACE ->
                 securing.place(new Ask(Kind.PLACE, "", situation.placed().isPresent() && isPlaceSettled()));
@@ -71,6 +64,17 @@ final class StepAsks {
             case TEACH -> teach();
             case HAND_OVER -> handOver();
         };
+    }
+
+    private List<Ask> shoulder() {
+        List<Ask> asks = new ArrayList<>();
+        boolean seen = ShoulderAndSlots.in(situation).isPresent();
+        if (situation.slotCount() == 0 && situation.seat().isPresent() && !seen) {
+            asks.add(PageAsks.slots());
+        }
+        asks.add(new Ask(Kind.SHOULDER, "", seen && looks.isSettled(Conclusion.SLOT_IN_REACH)));
+        asks.add(new Ask(Kind.HEAD_ROOM, "", looks.isLooked(Conclusion.HEAD_ROOM)));
+        return asks;
     }
 
     private List<Ask> carrierOn() {

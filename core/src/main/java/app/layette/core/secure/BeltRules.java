@@ -12,6 +12,7 @@ import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.evidence.Speaker;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
@@ -169,6 +170,7 @@ public final class BeltRules {
             Evidence<Belt.Kind> kind = belt(situation).kind();
             if (kind.value().isEmpty()) {
                 return Verdict.judged(Finding.of(SEC_1, Weight.NOT_KNOWN, "beltKindNotKnown")
+                        .lacks(SheetValue.BELT_KIND)
                         .from(kind)
                         .changedBy("CAR_MANUAL"));
             }
@@ -177,8 +179,9 @@ public final class BeltRules {
                         Finding.of(SEC_1, Weight.STOP, "noBelt").from(kind).changedBy("OTHER_PLACE"));
             }
             if (lockOffs(situation).value().isEmpty()) {
-                return Verdict.judged(
-                        Finding.of(SEC_1, Weight.NOT_KNOWN, "lockOffsNotKnown").changedBy("SEAT_MANUAL"));
+                return Verdict.judged(Finding.of(SEC_1, Weight.NOT_KNOWN, "lockOffsNotKnown")
+                        .lacks(SheetValue.LOCK_OFFS)
+                        .changedBy("SEAT_MANUAL"));
             }
             if (situation.permission(PermissionKey.BELT_LOCKABLE, Speaker.CAR, Permission.ALLOWED)
                     != Permission.ALLOWED) {
@@ -203,6 +206,7 @@ public final class BeltRules {
             }
             boolean onWhat = LockOffs.usable(situation).isEmpty();
             return Verdict.judged(Finding.of(SEC_1, Weight.NOT_KNOWN, onWhat ? "lockOffOnWhat" : "beltNotKnown")
+                    .lacks(onWhat ? SheetValue.LOCK_OFFS : SheetValue.RETRACTOR)
                     .changedBy(onWhat ? "SEAT_MANUAL" : "CAR_MANUAL"));
         }
 
@@ -260,6 +264,7 @@ public final class BeltRules {
             Evidence<Boolean> inflatable = belt(situation).inflatable();
             if (inflatable.value().isEmpty()) {
                 return Verdict.judged(Finding.of(CAB_6, Weight.NOT_KNOWN, "inflatableBeltNotLooked")
+                        .lacks(SheetValue.INFLATABLE)
                         .from(inflatable)
                         .changedBy("CAR_MANUAL"));
             }
@@ -292,12 +297,14 @@ public final class BeltRules {
             Evidence<List<LockOff>> lockOffs = lockOffs(situation);
             if (lockOffs.value().isEmpty()) {
                 return Verdict.judged(Finding.of(SEC_2, Weight.NOT_KNOWN, "notOnSheet")
+                        .lacks(SheetValue.LOCK_OFFS)
                         .from(lockOffs)
                         .changedBy("SEAT_MANUAL"));
             }
             Optional<List<LockOff>> usable = LockOffs.usable(situation);
             if (usable.isEmpty()) {
                 return Verdict.judged(Finding.of(SEC_2, Weight.NOT_KNOWN, "lockOffOnWhat")
+                        .lacks(SheetValue.LOCK_OFFS)
                         .from(lockOffs)
                         .changedBy("SEAT_MANUAL"));
             }

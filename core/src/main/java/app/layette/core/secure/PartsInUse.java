@@ -7,6 +7,7 @@ import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
@@ -26,25 +27,37 @@ import java.util.List;
  * turns (SEC-7); and how a child lies who lies flat (HAR-12).
  */
 public final class PartsInUse {
-    public static final WhereThere<Boolean> PANEL =
-            new WhereThere<>(Conclusion.PANEL, Question.PANEL, seat -> seat.tensionPanel(), has -> has, "panel");
+    public static final WhereThere<Boolean> PANEL = new WhereThere<>(
+            Conclusion.PANEL, Question.PANEL, seat -> seat.tensionPanel(), has -> has, "panel", SheetValue.PANEL);
     public static final WhereThere<Boolean> END_STRAPS = new WhereThere<>(
-            Conclusion.END_STRAPS, Question.END_STRAPS, seat -> seat.carBed().endStraps(), has -> has, "endStraps");
+            Conclusion.END_STRAPS,
+            Question.END_STRAPS,
+            seat -> seat.carBed().endStraps(),
+            has -> has,
+            "endStraps",
+            SheetValue.END_STRAPS);
     public static final WhereThere<SideElement> SIDE_ELEMENT = new WhereThere<>(
             Conclusion.SIDE_ELEMENT,
             Question.SIDE_ELEMENT,
             seat -> seat.sideElement(),
             element -> element != SideElement.NONE,
-            "sideElement");
+            "sideElement",
+            SheetValue.SIDE_ELEMENT);
     public static final WhereThere<Rotation> TURNED_BACK = new WhereThere<>(
             Conclusion.TURNED_BACK,
             Question.TURNED_BACK,
             seat -> seat.rotation(),
             rotation -> rotation != Rotation.NONE,
-            "rotation");
+            "rotation",
+            SheetValue.ROTATION);
 
     public static final WhereThere<ReboundBar> REBOUND_BAR = new WhereThere<>(
-            Conclusion.REBOUND_BAR, Question.BAR, seat -> seat.reboundBar(), bar -> bar != ReboundBar.NONE, "bar");
+            Conclusion.REBOUND_BAR,
+            Question.BAR,
+            seat -> seat.reboundBar(),
+            bar -> bar != ReboundBar.NONE,
+            "bar",
+            SheetValue.REBOUND_BAR);
 
     private PartsInUse() {}
 
@@ -65,6 +78,7 @@ public final class PartsInUse {
                 .map(direction -> Finding.of(HAR_12, Weight.HOLDS, "flatHeadAsSheet")
                         .with("head", Argument.key("head", direction)))
                 .orElseGet(() -> Finding.of(HAR_12, Weight.NOT_KNOWN, "headDirectionNotKnown")
+                        .lacks(SheetValue.HEAD_DIRECTION)
                         .changedBy("SEAT_MANUAL"))
                 .from(head));
     }

@@ -7,6 +7,7 @@ import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
@@ -48,7 +49,9 @@ public final class RoutingAllowed implements Rule {
         Optional<Belt.Kind> kind =
                 situation.position().flatMap(position -> position.belt().kind().value());
         if (situation.position().isPresent() && kind.isEmpty()) {
-            return Finding.of(SEC_8, Weight.NOT_KNOWN, "shoulderBeltNotKnown").changedBy("CAR_MANUAL");
+            return Finding.of(SEC_8, Weight.NOT_KNOWN, "shoulderBeltNotKnown")
+                    .lacks(SheetValue.BELT_KIND)
+                    .changedBy("CAR_MANUAL");
         }
         if (kind.filter(each -> each == Belt.Kind.LAP_ONLY).isPresent()) {
             return Finding.of(SEC_8, Weight.STOP, "europeanNeedsShoulder").changedBy("OTHER_PLACE");

@@ -8,6 +8,7 @@ import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.AnsweredByEye;
@@ -57,6 +58,7 @@ public final class SecuringAnswers {
                     situation.seat().map(SeatSheet::windows).orElseThrow();
             if (windows.value().isEmpty()) {
                 return Verdict.judged(Finding.of(SEC_7, Weight.NOT_KNOWN, "noList")
+                        .lacks(SheetValue.WINDOWS)
                         .from(windows)
                         .changedBy("SEAT_MANUAL"));
             }

@@ -5,8 +5,10 @@ import static app.layette.core.finding.RuleCode.SUIT_10;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.evidence.Speaker;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.Lack;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Mass;
 import app.layette.core.practice.AnchorLimits;
@@ -16,6 +18,8 @@ import app.layette.core.rule.Verdict;
 import app.layette.core.seat.SeatKind;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.seat.Shell;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -44,6 +48,7 @@ public final class AnchorLimit implements Rule {
         if (restraint.isEmpty() || limit.isEmpty()) {
             return Verdict.judged(
                     Finding.of(SUIT_10, Weight.NOT_KNOWN, restraint.isEmpty() ? "massNotKnown" : "limitNotKnown")
+                            .lacks(restraint.isEmpty() ? masses(situation.seat().get()) : List.of())
                             .changedBy(restraint.isEmpty() ? "SEAT_MANUAL" : "BOTH_MANUALS"));
         }
         Mass together = weight.get().value().plus(restraint.get());
@@ -65,6 +70,19 @@ public final class AnchorLimit implements Rule {
         return shell.carrierMass()
                 .value()
                 .flatMap(carrier -> shell.baseMass().value().map(carrier::plus));
+    }
+
+    /** The masses that nobody has looked up. */
+    private static List<Lack> masses(SeatSheet seat) {
+        List<Lack> lacks = new ArrayList<>();
+        if (seat.shell().carrierMass().value().isEmpty()) {
+            lacks.add(new Lack(SheetValue.CARRIER_MASS, ""));
+        }
+        if (seat.kind() == SeatKind.REAR_FACING_ONLY
+                && seat.shell().baseMass().value().isEmpty()) {
+            lacks.add(new Lack(SheetValue.BASE_MASS, ""));
+        }
+        return lacks;
     }
 
     /** The limit that counts here; empty when a document that has a say was not read. */

@@ -7,6 +7,7 @@ import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
 import app.layette.core.growth.ChildHeights;
@@ -40,6 +41,7 @@ public final class HeadRoom implements Rule {
         Evidence<Length> manual = situation.headRoomAsked();
         if (!manual.isLooked()) {
             return Verdict.judged(Finding.of(SUIT_3, Weight.NOT_KNOWN, "manualNotLooked")
+                            .lacks(SheetValue.HEAD_ROOM)
                             .changedBy("SEAT_MANUAL"))
                     .restingOn(room.get().look());
         }

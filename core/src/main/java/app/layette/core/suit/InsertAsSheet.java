@@ -6,6 +6,7 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Mass;
@@ -34,6 +35,7 @@ public final class InsertAsSheet implements Rule {
                 situation.seat().map(SeatSheet::insert).orElseThrow();
         if (pieces.value().isEmpty()) {
             return Verdict.judged(Finding.of(SUIT_9, Weight.NOT_KNOWN, "notLooked")
+                    .lacks(SheetValue.INSERT)
                     .from(pieces)
                     .changedBy("SEAT_MANUAL"));
         }
@@ -59,8 +61,9 @@ public final class InsertAsSheet implements Rule {
         Mass weight = situation.weight().orElseThrow().value();
         Optional<Use> use = situation.useOf(piece);
         if (use.isEmpty()) {
-            return Optional.of(
-                    finding(Weight.NOT_KNOWN, "noBand", piece, weight).changedBy("SEAT_MANUAL"));
+            return Optional.of(finding(Weight.NOT_KNOWN, "noBand", piece, weight)
+                    .lacks(SheetValue.INSERT)
+                    .changedBy("SEAT_MANUAL"));
         }
         if (use.get() == Use.REQUIRED && !in) {
             return Optional.of(finding(Weight.FIX, "mustBeIn", piece, weight).changedBy("INSERT"));

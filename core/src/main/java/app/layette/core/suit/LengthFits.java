@@ -7,6 +7,7 @@ import app.layette.core.entry.Fact.Dimension;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Length;
@@ -37,6 +38,7 @@ public final class LengthFits implements Rule {
         Evidence<LengthLimit> limit = situation.lengthMax();
         if (limit.value().isEmpty()) {
             return Verdict.judged(Finding.of(SUIT_2, Weight.NOT_KNOWN, "limitNotKnown")
+                    .lacks(SheetValue.LENGTH_MAX)
                     .with("length", length)
                     .from(limit)
                     .changedBy("SEAT_MANUAL"));

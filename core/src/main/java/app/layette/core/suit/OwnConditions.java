@@ -5,6 +5,7 @@ import static app.layette.core.finding.RuleCode.SUIT_11;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.AnsweredByEye;
@@ -29,8 +30,9 @@ public final class OwnConditions implements Rule {
         Evidence<List<String>> own =
                 situation.seat().map(SeatSheet::ownConditions).orElseThrow();
         if (own.value().isEmpty()) {
-            return Verdict.judged(
-                    Finding.of(SUIT_11, Weight.NOT_KNOWN, "conditionsNotLooked").changedBy("SEAT_MANUAL"));
+            return Verdict.judged(Finding.of(SUIT_11, Weight.NOT_KNOWN, "conditionsNotLooked")
+                    .lacks(SheetValue.OWN_CONDITIONS)
+                    .changedBy("SEAT_MANUAL"));
         }
         if (own.value().get().isEmpty()) {
             return Verdict.judged(

@@ -3,6 +3,7 @@ package app.layette.core.suit;
 import static app.layette.core.finding.RuleCode.SUIT_4;
 
 import app.layette.core.entry.Situation;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
 import app.layette.core.harness.ShoulderAndSlots;
@@ -25,8 +26,9 @@ public final class SlotInReach implements Rule {
             return Verdict.open("SHOULDER");
         }
         if (shoulder.get().count() == 0) {
-            return Verdict.judged(
-                    Finding.of(SUIT_4, Weight.NOT_KNOWN, "slotsNotKnown").changedBy("SEAT_MANUAL"));
+            return Verdict.judged(Finding.of(SUIT_4, Weight.NOT_KNOWN, "slotsNotKnown")
+                    .lacks(SheetValue.SLOTS)
+                    .changedBy("SEAT_MANUAL"));
         }
         if (shoulder.get().mayHaveGrown(situation)) {
             return Verdict.judged(Verdict.again(SUIT_4, "mayHaveGrown")

@@ -4,12 +4,16 @@ import static app.layette.core.finding.RuleCode.SUIT_1;
 
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.Lack;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Mass;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.Verdict;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -31,12 +35,25 @@ public final class WeightFits implements Rule {
         if (situation.weightMin().value().isEmpty()
                 || situation.weightMax().value().isEmpty()) {
             return Verdict.judged(Finding.of(SUIT_1, Weight.NOT_KNOWN, "limitsNotKnown")
+                    .lacks(limits(situation))
                     .from(situation.weightMin())
                     .changedBy("SEAT_MANUAL"));
         }
         return Verdict.judged(MeasureAge.ofWeight(situation, weight.get())
                 .map(again -> again.changedBy("WEIGHT"))
                 .orElseGet(() -> inside(weight.get().value(), situation)));
+    }
+
+    /** The limits that nobody has looked up. */
+    private static List<Lack> limits(Situation situation) {
+        List<Lack> lacks = new ArrayList<>();
+        if (situation.weightMin().value().isEmpty()) {
+            lacks.add(new Lack(SheetValue.WEIGHT_MIN, ""));
+        }
+        if (situation.weightMax().value().isEmpty()) {
+            lacks.add(new Lack(SheetValue.WEIGHT_MAX, ""));
+        }
+        return lacks;
     }
 
     /** The weight against the limits alone, for a child of whom nobody said when it was born; never fresh by itself. */

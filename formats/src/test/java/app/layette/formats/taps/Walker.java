@@ -136,7 +136,7 @@ final class Walker {
         return ask.key().isEmpty() ? "" : " " + ask.key();
     }
 
-    private static boolean answers(Ask ask, Fact fact) {
+    static boolean answers(Ask ask, Fact fact) {
         return switch (ask.kind()) {
             case QUESTION -> isAbout(Question.valueOf(ask.question()), fact);
             case GROUND -> isAbout(Question.GROUND, fact);

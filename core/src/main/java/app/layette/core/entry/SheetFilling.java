@@ -1,0 +1,426 @@
+package app.layette.core.entry;
+
+import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.SheetValue;
+import app.layette.core.evidence.Source;
+import app.layette.core.measure.Length;
+import app.layette.core.measure.Mass;
+import app.layette.core.practice.PracticeProfile.SnugTest;
+import app.layette.core.seat.BaseFit;
+import app.layette.core.seat.Connectors;
+import app.layette.core.seat.CrashRule;
+import app.layette.core.seat.CrotchOpening;
+import app.layette.core.seat.Harness;
+import app.layette.core.seat.HeadDirection;
+import app.layette.core.seat.Indicator;
+import app.layette.core.seat.InsertPiece;
+import app.layette.core.seat.LegUse;
+import app.layette.core.seat.LockOff;
+import app.layette.core.seat.ReboundBar;
+import app.layette.core.seat.Recline;
+import app.layette.core.seat.Rotation;
+import app.layette.core.seat.SeatSheet;
+import app.layette.core.seat.ServiceLife;
+import app.layette.core.seat.SideElement;
+import app.layette.core.seat.WeightBand;
+import app.layette.core.table.Copies;
+import app.layette.core.vehicle.Belt;
+import app.layette.core.vehicle.PositionId;
+import app.layette.core.vehicle.SeatingPosition;
+import app.layette.core.vehicle.VehicleSheet;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalLong;
+import java.util.function.Function;
+
+/**
+ * Fills what no sheet says with what was read or seen for this fitting. What a sheet states stays; only what was seen of
+ * the car and binds more takes its place.
+ */
+final class SheetFilling {
+    private static final int EVERY_SLOT = 99;
+
+    private final List<Stamped<Fact.SheetValueRead>> readings;
+    private Optional<Mass> weight = Optional.empty();
+    private OptionalLong ageDays = OptionalLong.empty();
+
+    /**
+     * Takes the readings that count.
+     *
+     * @param readings of this car and this seat, in their order; what was only told says nothing
+     */
+    SheetFilling(List<Stamped<Fact.SheetValueRead>> readings) {
+        this.readings = readings.stream()
+                .filter(read -> read.how().isReadInDocument()
+                        || read.value().value().isOfPlace() && read.how().isSeenHere())
+                .toList();
+    }
+
+    /** For values that are said of a child of some weights or ages only. */
+    SheetFilling forChild(Optional<Mass> now, OptionalLong days) {
+        weight = now;
+        ageDays = days;
+        return this;
+    }
+
+    private Optional<Stamped<Fact.SheetValueRead>> read(SheetValue value) {
+        return readings.stream().filter(read -> read.value().value() == value).reduce((first, second) -> second);
+    }
+
+    private static Source source(Stamped<Fact.SheetValueRead> read) {
+        return read.how().isReadInDocument()
+                ? new Source("manual", read.how().place(), read.on())
+                : Source.seen(read.on());
+    }
+
+    private static <T> Evidence<T> stated(Stamped<Fact.SheetValueRead> read, T value) {
+        return Evidence.stated(value, source(read));
+    }
+
+    /** The sheet's own value where somebody has looked; else what was read here. */
+    private <T> Evidence<T> filled(Evidence<T> sheet, SheetValue value, Function<Fact.SheetValueRead, T> meaning) {
+        return sheet.isLooked()
+                ? sheet
+                : read(value)
+                        .map(read -> stated(read, meaning.apply(read.value())))
+                        .orElse(sheet);
+    }
+
+    /**
+     * The seat sheet with what was read of it.
+     *
+     * @param country where it is used; empty when nobody knows
+     * @param baseModel of the base's label; empty when it was not read
+     */
+    SeatSheet seat(SeatSheet sheet, Optional<String> country, Optional<String> baseModel) {
+        if (readings.stream().allMatch(read -> read.value().value().isOfPlace())) {
+            return sheet;
+        }
+        SeatSheet seat = sheet;
+        if (country.isPresent()) {
+            seat = Copies.with(
+                    seat,
+                    "approvals",
+                    filled(
+                            sheet.approvals(),
+                            SheetValue.APPROVED_HERE,
+                            read -> isYes(read) ? List.of(country.get()) : List.of()));
+        }
+        if (baseModel.isPresent()) {
+            BaseFit base = new BaseFit(null, List.of(baseModel.get()), null, null);
+            seat = Copies.with(
+                    seat,
+                    "bases",
+                    filled(sheet.bases(), SheetValue.BASE_LISTED, read -> isYes(read) ? List.of(base) : List.of()));
+        }
+        seat = Copies.with(seat, "life", filled(sheet.life(), SheetValue.LIFE, SheetFilling::life));
+        seat = Copies.with(
+                seat, "crash", filled(sheet.crash(), SheetValue.CRASH_RULE, read -> CrashRule.valueOf(read.says())));
+        seat = Copies.with(seat, "parts", filled(sheet.parts(), SheetValue.PARTS, SheetFilling::names));
+        seat = Copies.with(
+                seat, "ownConditions", filled(sheet.ownConditions(), SheetValue.OWN_CONDITIONS, SheetFilling::names));
+        seat = Copies.with(seat, "windows", filled(sheet.windows(), SheetValue.WINDOWS, SheetFilling::names));
+        seat = Copies.with(seat, "insert", insert(sheet.insert()));
+        seat = Copies.with(seat, "leg", filled(sheet.leg(), SheetValue.LEG, read -> LegUse.valueOf(read.says())));
+        seat = Copies.with(
+                seat,
+                "connectors",
+                filled(
+                        sheet.connectors(),
+                        SheetValue.CONNECTORS,
+                        read -> new Connectors(Connectors.Kind.valueOf(read.says()), null)));
+        seat = Copies.with(
+                seat,
+                "sideElement",
+                filled(sheet.sideElement(), SheetValue.SIDE_ELEMENT, read -> SideElement.valueOf(read.says())));
+        seat = Copies.with(
+                seat, "rotation", filled(sheet.rotation(), SheetValue.ROTATION, read -> Rotation.valueOf(read.says())));
+        seat = Copies.with(
+                seat,
+                "reboundBar",
+                filled(sheet.reboundBar(), SheetValue.REBOUND_BAR, read -> ReboundBar.valueOf(read.says())));
+        seat = Copies.with(seat, "tensionPanel", filled(sheet.tensionPanel(), SheetValue.PANEL, SheetFilling::isYes));
+        seat = Copies.with(seat, "lockOffs", lockOffs(sheet.lockOffs()));
+        seat = Copies.with(seat, "harness", harness(sheet.harness()));
+        seat = Copies.with(
+                seat,
+                "shell",
+                Copies.with(
+                        sheet.shell(),
+                        "crotch",
+                        filled(sheet.shell().crotch(), SheetValue.CROTCH, SheetFilling::openings)));
+        seat = Copies.with(seat, "recline", Copies.with(sheet.recline(), "indicator", indicator(sheet.recline())));
+        seat = Copies.with(
+                seat,
+                "carBed",
+                Copies.with(
+                        Copies.with(
+                                sheet.carBed(),
+                                "endStraps",
+                                filled(sheet.carBed().endStraps(), SheetValue.END_STRAPS, SheetFilling::isYes)),
+                        "headDirection",
+                        head(sheet.carBed().headDirection())));
+        return Copies.with(
+                seat,
+                "layFlat",
+                Copies.with(
+                        sheet.layFlat(), "headDirection", head(sheet.layFlat().headDirection())));
+    }
+
+    private Evidence<HeadDirection> head(Evidence<HeadDirection> sheet) {
+        return filled(sheet, SheetValue.HEAD_DIRECTION, read -> HeadDirection.valueOf(read.says()));
+    }
+
+    private Harness harness(Harness sheet) {
+        Harness harness = Copies.with(sheet, "loops", filled(sheet.loops(), SheetValue.LOOPS, SheetFilling::loops));
+        harness = Copies.with(
+                harness,
+                "snugTest",
+                filled(sheet.snugTest(), SheetValue.SNUG_TEST, read -> SnugTest.valueOf(read.says())));
+        harness = Copies.with(harness, "clip", filled(sheet.clip(), SheetValue.CLIP, SheetFilling::isYes));
+        return Copies.with(
+                harness,
+                "covers",
+                filled(sheet.covers(), SheetValue.COVERS, read -> Harness.Covers.valueOf(read.says())));
+    }
+
+    /** What the manual says of the insert: of a piece that no sheet names, or of the pieces whose bands leave this weight out. */
+    private Evidence<List<InsertPiece>> insert(Evidence<List<InsertPiece>> sheet) {
+        Optional<Stamped<Fact.SheetValueRead>> read = read(SheetValue.INSERT);
+        if (read.isEmpty()) {
+            return sheet;
+        }
+        Fact.SheetValueRead said = read.get().value();
+        if (!sheet.isLooked()) {
+            return stated(
+                    read.get(),
+                    said.says().equals(SheetValues.NONE)
+                            ? List.of()
+                            : List.of(new InsertPiece("insert", "infant insert", Length.ZERO, List.of(band(said)))));
+        }
+        if (said.says().equals(SheetValues.NONE)) {
+            return sheet;
+        }
+        return sheet.map(pieces -> pieces.stream()
+                .map(piece -> isCovered(piece) ? piece : withBand(piece, said))
+                .toList());
+    }
+
+    /** Whether the sheet says one thing of the child as it is now: nothing is filled where it does. */
+    private boolean isCovered(InsertPiece piece) {
+        return weight.isEmpty() || piece.useAt(weight.get(), ageDays).isPresent();
+    }
+
+    private InsertPiece withBand(InsertPiece piece, Fact.SheetValueRead said) {
+        List<InsertPiece.Band> bands = new ArrayList<>(piece.bands().stream()
+                .filter(band -> !band.weights().contains(weight.orElseThrow()))
+                .toList());
+        bands.add(band(said));
+        return new InsertPiece(piece.key(), piece.name(), piece.lift(), bands);
+    }
+
+    private static InsertPiece.Band band(Fact.SheetValueRead said) {
+        return new InsertPiece.Band(weights(said), InsertPiece.Use.valueOf(said.says()));
+    }
+
+    private static WeightBand weights(Fact.SheetValueRead said) {
+        return WeightBand.fromToInclusive(said.from(), said.to());
+    }
+
+    /** The opening that the page gives; the others are for children of other weights. */
+    private static List<CrotchOpening> openings(Fact.SheetValueRead said) {
+        int opening = Integer.parseInt(said.says());
+        WeightBand none = new WeightBand(said.to().plus(Mass.ofKilograms(1000)), null);
+        List<CrotchOpening> openings = new ArrayList<>();
+        for (int i = 1; i < opening; i++) {
+            openings.add(new CrotchOpening(null, none));
+        }
+        openings.add(new CrotchOpening(null, weights(said)));
+        return openings;
+    }
+
+    private static List<Harness.Loop> loops(Fact.SheetValueRead said) {
+        return said.says().equals(SheetValues.NONE)
+                ? List.of()
+                : List.of(new Harness.Loop(said.says().toLowerCase(java.util.Locale.ROOT), 1, EVERY_SLOT));
+    }
+
+    /** Where the sheet has lock-offs and says not on what, the reading says so; where it says nothing, which there are. */
+    private Evidence<List<LockOff>> lockOffs(Evidence<List<LockOff>> sheet) {
+        Optional<Stamped<Fact.SheetValueRead>> read = read(SheetValue.LOCK_OFFS);
+        if (read.isEmpty()) {
+            return sheet;
+        }
+        boolean none = read.get().value().says().equals(SheetValues.NONE);
+        LockOff.On on = none ? null : LockOff.On.valueOf(read.get().value().says());
+        if (!sheet.isLooked()) {
+            return stated(
+                    read.get(), none ? List.of() : List.of(new LockOff(LockOff.Side.LEFT, LockOff.Part.BOTH, on)));
+        }
+        return none
+                ? sheet
+                : sheet.map(list -> list.stream()
+                        .map(each -> each.on() == null ? new LockOff(each.side(), each.part(), on) : each)
+                        .toList());
+    }
+
+    private Evidence<Indicator> indicator(Recline sheet) {
+        Evidence<Indicator> indicator = filled(
+                sheet.indicator(),
+                SheetValue.INDICATOR,
+                read -> new Indicator(
+                        Indicator.Kind.valueOf(read.says()),
+                        Indicator.Mount.CARRIER,
+                        Indicator.Pass.WHOLLY_INSIDE,
+                        List.of(),
+                        null,
+                        null,
+                        null));
+        Optional<Stamped<Fact.SheetValueRead>> pass = read(SheetValue.LEVEL_PASS);
+        Optional<Stamped<Fact.SheetValueRead>> sides = read(SheetValue.SIDES);
+        return indicator.map(each -> {
+            Indicator filled = each;
+            if (pass.isPresent()
+                    && weight.isPresent()
+                    && each.bandFor(weight.get(), ageDays).isEmpty()) {
+                List<Indicator.Band> bands = new ArrayList<>(each.bands().stream()
+                        .filter(band -> !band.weights().contains(weight.get()))
+                        .toList());
+                bands.add(new Indicator.Band(weights(pass.get().value()), null, null));
+                filled = Copies.with(filled, "bands", bands);
+                boolean own = each.bands().isEmpty();
+                filled = own
+                        ? Copies.with(
+                                filled,
+                                "pass",
+                                Indicator.Pass.valueOf(pass.get().value().says()))
+                        : filled;
+            }
+            return sides.isPresent() && filled.sides() == null
+                    ? Copies.with(
+                            filled,
+                            "sides",
+                            Indicator.Sides.valueOf(sides.get().value().says()))
+                    : filled;
+        });
+    }
+
+    private static ServiceLife life(Fact.SheetValueRead read) {
+        return read.says().equals(SheetValues.NOT_STATED)
+                ? new ServiceLife(ServiceLife.Kind.NOT_STATED, null)
+                : new ServiceLife(ServiceLife.Kind.YEARS, Integer.valueOf(read.says()));
+    }
+
+    private static List<String> names(Fact.SheetValueRead read) {
+        return read.says().equals(SheetValues.NONE)
+                ? List.of()
+                : Arrays.stream(read.says().split(","))
+                        .map(String::strip)
+                        .filter(name -> !name.isEmpty())
+                        .toList();
+    }
+
+    private static boolean isYes(Fact.SheetValueRead read) {
+        return read.says().equals(SheetValues.YES);
+    }
+
+    /**
+     * The car with what was seen or read of its places.
+     *
+     * @param described whether the car is one that is described place by place as it is looked at
+     */
+    VehicleSheet car(VehicleSheet sheet, boolean described) {
+        Map<PositionId, List<Stamped<Fact.SheetValueRead>>> places = new LinkedHashMap<>();
+        for (Stamped<Fact.SheetValueRead> read : readings) {
+            PositionId at = read.value().place();
+            if (read.value().value().isOfPlace() && at != null) {
+                places.computeIfAbsent(at, key -> new ArrayList<>()).add(read);
+            }
+        }
+        if (places.isEmpty()) {
+            return sheet;
+        }
+        List<SeatingPosition> positions = new ArrayList<>();
+        for (SeatingPosition position : sheet.positions()) {
+            List<Stamped<Fact.SheetValueRead>> here = places.remove(position.id());
+            positions.add(here == null ? position : new SheetFilling(here).place(position));
+        }
+        if (described) {
+            places.forEach((id, here) -> positions.add(new SheetFilling(here).place(SeatingPosition.bare(id))));
+        }
+        return Copies.with(sheet, "positions", positions);
+    }
+
+    private SeatingPosition place(SeatingPosition sheet) {
+        SeatingPosition place = Copies.with(
+                sheet,
+                "airbag",
+                seen(
+                        sheet.airbag(),
+                        SheetValue.AIRBAG,
+                        SeatingPosition.Airbag::valueOf,
+                        airbag -> airbag == SeatingPosition.Airbag.ACTIVE));
+        place = Copies.with(
+                place,
+                "anchors",
+                seen(
+                        sheet.anchors(),
+                        SheetValue.ANCHORS,
+                        SeatingPosition.OwnAnchors::valueOf,
+                        anchors -> anchors == SeatingPosition.OwnAnchors.NONE));
+        place = Copies.with(
+                place,
+                "facing",
+                seen(
+                        sheet.facing(),
+                        SheetValue.FACING,
+                        SeatingPosition.Facing::valueOf,
+                        facing -> facing != SeatingPosition.Facing.FORWARD));
+        place = Copies.with(
+                place,
+                "floor",
+                seen(
+                        sheet.floor(),
+                        SheetValue.FLOOR,
+                        SeatingPosition.Floor::valueOf,
+                        floor -> floor == SeatingPosition.Floor.STORAGE));
+        Belt belt = Copies.with(
+                sheet.belt(),
+                "kind",
+                seen(
+                        sheet.belt().kind(),
+                        SheetValue.BELT_KIND,
+                        Belt.Kind::valueOf,
+                        kind -> kind != Belt.Kind.LAP_SHOULDER));
+        belt = Copies.with(
+                belt,
+                "inflatable",
+                seen(sheet.belt().inflatable(), SheetValue.INFLATABLE, SheetValues.YES::equals, bag -> bag));
+        belt = Copies.with(
+                belt,
+                "retractor",
+                filled(sheet.belt().retractor(), SheetValue.RETRACTOR, read -> Belt.Retractor.valueOf(read.says())));
+        belt = Copies.with(
+                belt,
+                "latchPlate",
+                filled(
+                        sheet.belt().latchPlate(),
+                        SheetValue.LATCH_PLATE,
+                        read -> Belt.LatchPlate.valueOf(read.says())));
+        return Copies.with(place, "belt", belt);
+    }
+
+    /** What was seen fills what no sheet says, and takes the place of a sheet's value where it binds more. */
+    private <T> Evidence<T> seen(
+            Evidence<T> sheet, SheetValue value, Function<String, T> meaning, Function<T, Boolean> bindsMore) {
+        return read(value)
+                .filter(read -> !sheet.isLooked()
+                        || bindsMore.apply(meaning.apply(read.value().says())))
+                .map(read -> stated(read, meaning.apply(read.value().says())))
+                .orElse(sheet);
+    }
+}
