@@ -1,11 +1,13 @@
 package app.layette.web.fitting;
 
 import app.layette.core.entry.Author;
+import app.layette.core.entry.CarriedOver;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FactCheck;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.How;
+import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.SheetVersion;
@@ -137,8 +139,9 @@ public class Fittings {
                     List.of(new FieldProblem("reference", begin.reference(), reason, "", "")));
         }
         PracticeProfile profile = profiles.current(point);
-        List<EntryDraft> carried =
-                known.map(family -> carriedFrom(family, point)).orElse(List.of());
+        List<EntryDraft> carried = known.map(family ->
+                        carriedFrom(family, point, Optional.of(begin.seat().id())))
+                .orElse(List.of());
         Family family = known.orElseGet(() -> families.save(new Family(pointId, begin.reference(), begin.childName())));
         FittingRow row = new FittingRow(
                 begin.id(),
@@ -192,7 +195,35 @@ public class Fittings {
         if (draft.corrects() != null) {
             throw RefusedEntryException.because("NO_REASON");
         }
-        return add(lock(fittingId, pointId), draft, author);
+        Locked fitting = lock(fittingId, pointId);
+        List<EntryDraft> carried = carriedBy(draft, fitting);
+        return carried.isEmpty() ? add(fitting, draft, author) : addTogether(fitting, carried, author);
+    }
+
+    /** Nothing was done to the seat since: with that answer comes what the earlier fitting says, as one whole. */
+    private List<EntryDraft> carriedBy(EntryDraft draft, Locked fitting) {
+        boolean asBefore = draft.fact() instanceof Fact.Answered answered
+                && answered.question() == Question.SINCE
+                && answered.answer().equals("NOTHING");
+        Situation now = fitting.plan().situation();
+        Optional<FittingRow> earlier = now.cameBack()
+                .filter(back -> asBefore && now.label(Fact.Part.CARRIER).isEmpty())
+                .flatMap(back ->
+                        fittings.find(back.value().fitting(), fitting.point().id()))
+                .filter(row -> row.family().equals(fitting.row().family()));
+        if (earlier.isEmpty()) {
+            return List.of();
+        }
+        List<EntryDraft> drafts = new ArrayList<>();
+        drafts.add(new EntryDraft(
+                draft.id(), draft.seen(), draft.at(), draft.how(), null, draft.fact(), draft.waited(), draft.id()));
+        for (CarriedOver each :
+                CarriedOver.of(plans.of(earlier.get(), fitting.point()).situation(), now)) {
+            UUID own = UUID.nameUUIDFromBytes((draft.id() + " " + drafts.size()).getBytes(StandardCharsets.UTF_8));
+            drafts.add(new EntryDraft(
+                    own, draft.seen(), draft.at(), each.how(), null, each.fact(), draft.waited(), draft.id()));
+        }
+        return drafts;
     }
 
     /**
@@ -364,7 +395,7 @@ public class Fittings {
      * What a family brings back from its latest fitting: the child and its measures, carried from the day on which
      * they were taken, so that a fresh look replaces them and an old weight is asked for again.
      */
-    private List<EntryDraft> carriedFrom(Family family, Point point) {
+    private List<EntryDraft> carriedFrom(Family family, Point point, Optional<String> sameSeat) {
         Optional<FittingRow> latest = fittings.of(family, Limit.of(1)).stream().findFirst();
         if (latest.isEmpty()) {
             return List.of();
@@ -374,7 +405,23 @@ public class Fittings {
         before.newest(Fact.ChildDescribed.class).ifPresent(each -> carried.add(carried(each)));
         before.newest(Fact.Weighed.class).ifPresent(each -> carried.add(carried(each)));
         before.measured(Fact.Dimension.BODY).ifPresent(each -> carried.add(carried(each)));
+        sameSeat.filter(each -> each.equals(before.unit().sheet()))
+                .flatMap(each -> cameBack(latest.get().id(), before))
+                .ifPresent(back -> carried.add(EntryDraft.now(How.MEASURED, 0, back)));
         return carried;
+    }
+
+    /** The earlier fitting, where it was handed over. */
+    private static Optional<Fact> cameBack(UUID earlier, Situation before) {
+        Optional<Fact.LabelRead> label = before.label(Fact.Part.CARRIER).map(Stamped::value);
+        return before.ended()
+                .filter(ended -> ended.value().ending() == Fact.Ending.HANDED_OVER)
+                .map(ended -> new Fact.CameBack(
+                        UNIT,
+                        earlier,
+                        ended.on(),
+                        label.map(Fact.LabelRead::model).orElse(null),
+                        label.map(Fact.LabelRead::made).orElse(null)));
     }
 
     private static EntryDraft carried(Stamped<? extends Fact> earlier) {

@@ -19,7 +19,11 @@ public final class Undoing {
         last(record, author).ifPresent(entry -> {
             whole.add(entry);
             for (int i = record.size() - 2; i >= 0 && isOfSameLook(record.get(i), entry); i--) {
-                whole.add(record.get(i));
+                Entry mark = record.get(i);
+                // A sheet that came with it stays: it is turned down by a lead, never by a tap.
+                if (Rights.allows(mark.by().role(), mark.fact().getClass(), Rights.Way.WITHDRAW, true)) {
+                    whole.add(mark);
+                }
             }
         });
         return whole;

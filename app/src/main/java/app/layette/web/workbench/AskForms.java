@@ -6,9 +6,11 @@ import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
+import app.layette.core.entry.TeachItem;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.run.Ask;
+import app.layette.core.run.StepKey;
 import app.layette.core.vehicle.PositionId;
 import app.layette.formats.svg.AnswerPicture;
 import app.layette.formats.wording.Wording;
@@ -29,6 +31,9 @@ import java.util.function.Function;
 
 /** Builds the forms of asks: shared parts, and the asks that are a plain question by eye. */
 class AskForms {
+    /** Field that says that the caregiver did it, the technician watching. */
+    static final String TAUGHT = "taught";
+
     protected final FittingPlan plan;
     protected final Situation situation;
     protected final Wording words;
@@ -190,6 +195,16 @@ class AskForms {
                         "submit.sure",
                         Map.of("value", Argument.of(typed.fields().get(name)))))
                 : Optional.empty();
+    }
+
+    /** Whether an item of the teach-back is still to be done: then a test by the caregiver's own hand is one with it. */
+    boolean isToTeach(TeachItem item) {
+        return plan.run().step(StepKey.TEACH).stream()
+                .flatMap(step -> step.asks().stream())
+                .anyMatch(ask -> ask.kind() == Ask.Kind.TEACH
+                        && ask.key().equals(item.name())
+                        && !ask.answered()
+                        && !ask.optional());
     }
 
     static String id(Ask ask) {

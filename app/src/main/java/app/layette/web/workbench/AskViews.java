@@ -79,6 +79,7 @@ final class AskViews {
         return switch (question) {
             case SNUG -> seat.snug(ask);
             case PARTS -> seat.parts(ask);
+            case SINCE -> seat.since(ask);
             default -> seat.question(ask, question, List.of());
         };
     }

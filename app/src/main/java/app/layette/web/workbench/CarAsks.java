@@ -228,6 +228,11 @@ final class CarAsks extends AskForms {
                 List.of(done, declined));
     }
 
+    /** Whether an ask is about what is said, not done. */
+    static boolean isTold(Ask ask) {
+        return ask.kind() == Ask.Kind.TEACH && isTold(TeachItem.valueOf(ask.key()));
+    }
+
     /** What is said at the bedside, not done by the caregiver's hands. */
     private static boolean isTold(TeachItem item) {
         return item.isAtBedside() && item != TeachItem.HARNESS_AND_SNUG && item != TeachItem.CLIP;

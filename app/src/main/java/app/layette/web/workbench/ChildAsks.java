@@ -12,6 +12,7 @@ import app.layette.core.fitting.FittingPlan;
 import app.layette.core.harness.ShoulderAndSlots;
 import app.layette.core.measure.Length;
 import app.layette.core.run.Ask;
+import app.layette.core.run.StepKey;
 import app.layette.core.seat.InsertPiece;
 import app.layette.formats.svg.AnswerPicture;
 import app.layette.formats.wording.Wording;
@@ -79,18 +80,25 @@ final class ChildAsks extends AskForms {
     }
 
     AskView weight(Ask ask) {
-        Form form = new Form(
-                hidden("weighed", Fittings.RIDER),
-                List.of(),
-                List.of(
-                        input("weighed", "mass", "text", "", "6 lb 8 oz, 2.95 kg"),
-                        select("weighed", "how", "measured", sources())),
-                words.say("submit.weight"));
+        List<Input> inputs = new ArrayList<>();
+        inputs.add(input("weighed", "mass", "text", "", "6 lb 8 oz, 2.95 kg"));
+        if (isLengthDue()) {
+            // Taken at the same scale in the same minute: one form for both, and the length may stay empty.
+            inputs.add(input("weighed", "length", "text", "", "19 1/2 in, 49.5 cm"));
+        }
+        inputs.add(select("weighed", "how", "measured", sources()));
+        Form form = new Form(hidden("weighed", Fittings.RIDER), List.of(), inputs, words.say("submit.weight"));
         String current = situation
                 .weight()
                 .map(weight -> words.both(weight.value()) + ", " + day(weight))
                 .orElse("");
         return new AskView(id(ask), words.say("ask.WEIGHT"), "", ask.answered(), current, List.of(form));
+    }
+
+    private boolean isLengthDue() {
+        return plan.run().step(StepKey.FITS).stream()
+                .flatMap(step -> step.asks().stream())
+                .anyMatch(each -> each.kind() == Ask.Kind.LENGTH && !each.answered());
     }
 
     /** Where a measure comes from; the newest of the best known is trusted. */

@@ -4,6 +4,7 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
+import app.layette.core.entry.TeachItem;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.look.LookKey;
 import app.layette.core.run.Ask;
@@ -28,7 +29,9 @@ import app.layette.web.workbench.Workbench.Focus;
 import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -159,8 +162,9 @@ class FittingController {
             Fittings.Planned before = fittings.planned(id, user.pointId());
             AnswerNames.check(before.plan(), viewing.wording(user), step, fields);
             EntryDraft draft = draft(user, id, before.plan().situation(), fields);
-            appended = fields.containsKey(ReclineAsks.BOTH_SIDES) && draft.fact() instanceof Fact.LevelRead
-                    ? fittings.appendTogether(id, bothSides(fields, draft), user.pointId(), user.author())
+            List<EntryDraft> together = together(fields, draft, viewing.today(viewing.point(user)));
+            appended = together.size() > 1
+                    ? fittings.appendTogether(id, together, user.pointId(), user.author())
                     : fittings.append(id, draft, user.pointId(), user.author());
         } catch (RefusedEntryException e) {
             return refused(user, id, fields, step, view, htmx, e);
@@ -193,11 +197,27 @@ class FittingController {
         return page(user, after, focus, CHANGED);
     }
 
-    /** An indicator on both sides that shows the same on both, told with one press. */
-    private List<EntryDraft> bothSides(Map<String, String> fields, EntryDraft level) {
+    /** What one press told besides: the other side of an indicator, the caregiver's own hand, the length with the weight. */
+    private List<EntryDraft> together(Map<String, String> fields, EntryDraft draft, LocalDate today) {
         EntryForm form = new EntryForm(fields, viewing.clock());
-        Fact alike = new Fact.Answered(Fittings.UNIT, Question.SIDES, "ALIKE");
-        return List.of(level, form.markOfLook(Question.SIDES.name(), alike, level.how()));
+        List<Fact> more = new ArrayList<>();
+        if (draft.fact() instanceof Fact.LevelRead && fields.containsKey(ReclineAsks.BOTH_SIDES)) {
+            more.add(new Fact.Answered(Fittings.UNIT, Question.SIDES, "ALIKE"));
+        }
+        Arrays.stream(TeachItem.values())
+                .filter(item -> item.name().equals(fields.get(AskForms.TAUGHT)))
+                .filter(item -> item.change().isEmpty())
+                .forEach(item -> more.add(new Fact.Taught(Fittings.UNIT, item, Fact.TeachOutcome.DONE, null)));
+        if (draft.fact() instanceof Fact.Weighed
+                && !fields.getOrDefault("length", "").isBlank()) {
+            Map<String, String> length = new HashMap<>(fields);
+            length.put("kind", "lengthMeasured");
+            length.put("what", Fact.Dimension.BODY.name());
+            more.add(FactForm.read(length, today));
+        }
+        List<EntryDraft> drafts = new ArrayList<>(List.of(draft));
+        more.forEach(fact -> drafts.add(form.markOfLook(String.valueOf(drafts.size()), fact, draft.how())));
+        return drafts;
     }
 
     /**
@@ -328,7 +348,7 @@ class FittingController {
         EntryForm form = new EntryForm(fields, viewing.clock());
         LocalDate day = form.day(viewing.point(user).zone());
         Fact fact = FactForm.read(fields, day);
-        if (fact instanceof Fact.PhotoTaken) {
+        if (fact instanceof Fact.PhotoTaken || fact instanceof Fact.CameBack) {
             // It comes with its picture, by the way for pictures, or not at all.
             throw RefusedEntryException.because("UNKNOWN_KIND");
         }

@@ -32,9 +32,9 @@ final class LookViews {
             AskView ask = views.of(mark.ask());
             boolean taught = mark.fact() instanceof Fact.Taught;
             String label = label(mark, ask);
-            // What the caregiver does comes first, that it was done beside it.
-            marks.add(new MarkView(
-                    marks.size() + 1, mark.token(), taught ? ask.title() : label, taught ? label : ask.title(), ask));
+            // What the caregiver does or is told comes first: what to say, or that it was done, stands beside it.
+            String beside = !taught ? ask.title() : CarAsks.isTold(mark.ask()) ? ask.help() : label;
+            marks.add(new MarkView(marks.size() + 1, mark.token(), taught ? ask.title() : label, beside, ask));
         }
         return new LookView(look.key().name(), words.say("look." + look.key()), marks);
     }

@@ -9,6 +9,7 @@ import app.layette.core.entry.Fact.Stage;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Stamped;
+import app.layette.core.entry.TeachItem;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.measure.Length;
@@ -166,7 +167,7 @@ final class ReclineAsks extends AskForms {
         Indicator.Kind kind = indicator.map(Indicator::kind).orElse(Indicator.Kind.BUBBLE);
         List<Form> forms = new ArrayList<>();
         if (stage == Stage.CHILD && LevelWithChild.areSidesAsked(situation)) {
-            forms.add(bothSides(kind));
+            forms.add(bothSides(kind, false));
         }
         if (indicator.isPresent() || stage == Stage.CHILD) {
             forms.add(pictures(stage, kind, read));
@@ -177,6 +178,9 @@ final class ReclineAsks extends AskForms {
                 .orElse(false);
         if (twoSides && stage == Stage.CHILD) {
             forms.add(sides());
+        }
+        if (stage == Stage.CHILD && indicator.isPresent() && isToTeach(TeachItem.READ_LEVEL)) {
+            forms.add(bothSides(kind, true));
         }
         forms.add(byNumber(stage));
         String current =
@@ -193,20 +197,22 @@ final class ReclineAsks extends AskForms {
     }
 
     /** In the band on both sides, looked at on both: two answers with one press. */
-    private Form bothSides(Indicator.Kind kind) {
+    private Form bothSides(Indicator.Kind kind, boolean byCaregiver) {
         Indicator.Reading inside = Indicator.Reading.INSIDE;
-        String said = words.say("reading." + kind + "." + inside);
-        Button button = new Button(
-                "reading",
-                inside.name(),
-                Wording.capital(words.say("reading.bothSides", Map.of("reading", Argument.of(said)))),
-                ReadingPicture.of(kind, inside),
-                false);
-        return new Form(
-                hidden("levelRead", Fittings.UNIT, "stage", Stage.CHILD.name(), BOTH_SIDES, "ALIKE"),
-                List.of(button),
-                List.of(),
-                "");
+        boolean both = LevelWithChild.areSidesAsked(situation);
+        String plain = words.say("reading." + kind + "." + inside);
+        String sides = both ? words.say("reading.bothSides", Map.of("reading", Argument.of(plain))) : plain;
+        String said = byCaregiver ? words.say("taught.withLevel", Map.of("reading", Argument.of(sides))) : sides;
+        Map<String, String> hidden = hidden("levelRead", Fittings.UNIT, "stage", Stage.CHILD.name());
+        if (both) {
+            hidden.put(BOTH_SIDES, "ALIKE");
+        }
+        if (byCaregiver) {
+            hidden.put(TAUGHT, TeachItem.READ_LEVEL.name());
+        }
+        Button button =
+                new Button("reading", inside.name(), Wording.capital(said), ReadingPicture.of(kind, inside), false);
+        return new Form(hidden, List.of(button), List.of(), "");
     }
 
     private Form pictures(Stage stage, Indicator.Kind kind, Optional<Indicator.Reading> read) {

@@ -5,6 +5,7 @@ import app.layette.core.entry.Fact.Dimension;
 import app.layette.core.entry.Fact.Part;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Stamped;
+import app.layette.core.entry.TeachItem;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.harness.HarnessAnswers;
@@ -333,8 +334,32 @@ final class SeatAsks extends AskForms {
         return new AskView(plain.key(), plain.title(), help, plain.answered(), plain.current(), plain.forms());
     }
 
+    /** Whether the seat is as it was left: with the label to compare it with. */
+    AskView since(Ask ask) {
+        AskView plain = question(ask, Question.SINCE, List.of());
+        String help = situation
+                .cameBack()
+                .map(Stamped::value)
+                .map(back -> words.say(
+                        "ask.SINCE.help",
+                        Map.of(
+                                "model", Argument.of(back.model() == null ? "?" : back.model()),
+                                "made", Argument.of(back.made() == null ? "?" : back.made()),
+                                "on", Argument.of(back.on()))))
+                .orElse("");
+        return plain.withHelp(help);
+    }
+
     AskView movement(Ask ask) {
-        return question(ask, Question.MOVEMENT, List.of(tape.tape(Dimension.MOVEMENT, Fittings.UNIT, "12 mm, 1/2 in")));
+        List<Form> more = new ArrayList<>();
+        if (isToTeach(TeachItem.INCH_TEST)) {
+            Map<String, String> hidden = hidden("answered", Fittings.UNIT, "question", Question.MOVEMENT.name());
+            hidden.put(TAUGHT, TeachItem.INCH_TEST.name());
+            more.add(new Form(
+                    hidden, List.of(button("answer", "UNDER_AN_INCH", "taught.withInch", false)), List.of(), ""));
+        }
+        more.add(tape.tape(Dimension.MOVEMENT, Fittings.UNIT, "12 mm, 1/2 in"));
+        return question(ask, Question.MOVEMENT, more);
     }
 
     AskView gap(Ask ask) {

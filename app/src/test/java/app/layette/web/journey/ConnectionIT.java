@@ -86,7 +86,8 @@ class ConnectionIT {
             desk.offline(false);
             desk.page().evaluate("window.dispatchEvent(new Event('online'))");
             waitUntilSent(desk);
-            assertThat(app.newestKinds("Tamsin", 1)).containsExactly("levelRead");
+            // The level, and with the same press that both sides show it.
+            assertThat(app.newestKinds("Tamsin", 2)).containsExactly("levelRead", "answered");
             desk.page().reload();
             assertThat(desk.state()).isEqualTo("Not ready to hand over");
             assertThat(desk.page().textContent("#run .reopened")).contains("Level, child in", "look again");
@@ -167,6 +168,9 @@ class ConnectionIT {
             desk.offline(true).open(fitting);
             assertThat(desk.title()).isNotEmpty();
             desk.offline(false);
+            // A kept page loads itself anew when the connection is back.
+            desk.page().waitForTimeout(2000);
+            desk.page().waitForLoadState();
             desk.page()
                     .evaluate("async () => { const cache = await caches.open('layette-pages-1');"
                             + " for (const key of await cache.keys()) {"

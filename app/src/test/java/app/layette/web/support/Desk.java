@@ -22,7 +22,7 @@ import java.util.regex.Pattern;
 /** A person at a screen: signs in, taps what is shown, and keeps an eye on what the browser complains about. */
 public final class Desk implements AutoCloseable {
     private static final int MOST_TABS = 150;
-    private static final String MARK = ".look .one-mark > .ask";
+    private static final String MARK = "#now .ask";
     /** A mark in a drawing is named by all it stands for, which is more than there is room to write. */
     private static final String NAMES_WITHOUT_THEIR_LABEL = "() => {"
             + " const plain = text => text.toLowerCase().replace(/\\s+/g, ' ').trim();"
@@ -201,7 +201,9 @@ public final class Desk implements AutoCloseable {
     private void key(String answer) {
         int mark = markWith(answer);
         if (mark >= 0) {
-            page.keyboard().press(String.valueOf(mark + 1));
+            tabTo("document.activeElement === document.querySelectorAll('" + MARK + "')[" + mark
+                    + "].querySelector('summary')");
+            page.keyboard().press("Enter");
         }
         page.waitForSelector(".ask[open]");
         List<String> choices = page.locator(".ask[open] .choice").allTextContents();

@@ -253,6 +253,16 @@ public sealed interface Fact {
     /** Looked at before anything was touched, and nothing was wrong; {@code clear} is false where it is taken back. */
     record AreaLooked(String of, Area area, boolean clear) implements Fact {}
 
+    /**
+     * The family comes back with the same seat, which was handed over before.
+     *
+     * @param fitting the earlier fitting
+     * @param on the day on which it was handed over
+     * @param model as its carrier's label said; {@code null} where it was not read
+     * @param made as the label said it
+     */
+    record CameBack(String of, UUID fitting, LocalDate on, String model, PartialDate made) implements Fact {}
+
     /** Only ever a correction: what it corrects was entered by mistake and never was so. */
     record Withdrawn(String of) implements Fact {}
 

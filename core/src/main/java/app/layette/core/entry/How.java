@@ -56,6 +56,11 @@ public record How(Kind kind, String place) {
         return kind == Kind.MEASURED;
     }
 
+    /** Whether an earlier fitting of the family says it. */
+    public boolean isCarried() {
+        return kind == Kind.CARRIED_FROM;
+    }
+
     /** Whether somebody only said so, here or at an earlier fitting. */
     public boolean isOnlyTold() {
         return kind.rank() == Kind.TOLD.rank();

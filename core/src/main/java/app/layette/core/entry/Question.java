@@ -60,6 +60,8 @@ public enum Question {
     BACK_ROW(RuleCode.CAB_1),
     /** Whether an anti-rebound bar lies against the vehicle seat back. */
     BAR(RuleCode.SEC_7),
+    /** Whether anything was taken off, added, damaged, crashed or lent since the last fitting. */
+    SINCE(RuleCode.CND_2, Known.TOLD),
     /** Whether the seat's own conditions, such as head control, are met. */
     OWN_CONDITIONS(RuleCode.SUIT_11);
 
@@ -88,9 +90,17 @@ public enum Question {
     /** Whether an answer that is known like this can pass a check. */
     public boolean isPassedBy(How how) {
         return switch (known) {
-            case SEEN -> how.isSeenHere();
-            case READ -> how.isSeenHere() || how.isReadInDocument();
+            case SEEN -> how.isSeenHere() || isCarried() && how.isCarried();
+            case READ -> how.isSeenHere() || how.isReadInDocument() || isCarried() && how.isCarried();
             case TOLD -> !how.isEstimate();
+        };
+    }
+
+    /** Whether an earlier fitting of the same seat answers it, once nothing has changed since. */
+    public boolean isCarried() {
+        return switch (this) {
+            case CONDITION, HISTORY, CRASH, RECALL, REGISTRATION, PARTS, MANUALS, APPROVAL, BASE_SET_UP -> true;
+            default -> false;
         };
     }
 

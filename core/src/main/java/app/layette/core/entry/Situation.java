@@ -72,9 +72,13 @@ public final class Situation {
         AfterTheEnd afterwards = AfterTheEnd.in(record.entries());
         List<Entry> counting =
                 record.entries().stream().filter(afterwards::counts).toList();
-        this.facts = new Facts(Replay.effective(counting).stream()
+        List<Entry> about = Replay.effective(counting).stream()
                 .filter(entry -> isAbout(entry.fact(), unit, known))
                 .map(entry -> entry.at(practice.zone()))
+                .toList();
+        boolean asBefore = isAsBefore(about);
+        this.facts = new Facts(about.stream()
+                .filter(entry -> asBefore || !isOfEarlierFitting(entry))
                 .toList());
         this.alone = record.riders().size() == 1 && record.units().size() == 1;
         this.changes = Changes.in(facts.entries(), ofThisUnit(counting, unit, known), unit.sheet());
@@ -101,6 +105,26 @@ public final class Situation {
         this.seatNow = filledSeat();
         this.carNow = filledCar();
         this.manuals = manuals();
+    }
+
+    /** Whether the family came back, and nothing was done to the seat since; the last word counts. */
+    private static boolean isAsBefore(List<Entry> entries) {
+        Facts all = new Facts(entries);
+        return all.last(Fact.CameBack.class, fact -> true).isPresent()
+                && all.last(Fact.Answered.class, fact -> fact.question() == Question.SINCE)
+                        .filter(since -> since.value().answer().equals("NOTHING")
+                                && !since.how().isCarried())
+                        .isPresent();
+    }
+
+    /** What an earlier fitting says of seat, papers, place and settings; measures are carried with or without it. */
+    private static boolean isOfEarlierFitting(Entry entry) {
+        Fact fact = entry.fact();
+        boolean measure = fact instanceof Fact.ChildDescribed
+                || fact instanceof Fact.Weighed
+                || fact instanceof Fact.LengthMeasured
+                || fact instanceof Fact.ShoulderSeen;
+        return entry.how().isCarried() && !measure;
     }
 
     /** What another rider or unit is told, weighed or answered says nothing of this one. */
@@ -289,7 +313,9 @@ public final class Situation {
     /** A label that somebody read here; one that was only told of was not read. */
     public Optional<Stamped<Fact.LabelRead>> label(Part part) {
         return facts.best(Fact.LabelRead.class, fact -> fact.part() == part)
-                .filter(read -> read.how().isSeenHere() || read.how().isReadInDocument());
+                .filter(read -> read.how().isSeenHere()
+                        || read.how().isReadInDocument()
+                        || read.how().isCarried());
     }
 
     /** The newest of the best known answers to a question about the chosen place; an estimate is no answer. */
@@ -328,6 +354,12 @@ public final class Situation {
     /** The newest fact of a kind that was seen, felt or measured here. */
     public <F extends Fact> Optional<Stamped<F>> seen(Class<F> kind) {
         return seen(kind, fact -> true);
+    }
+
+    /** A setting as it was seen here, or as an earlier fitting left it where nothing was done to the seat since. */
+    public <F extends Fact> Optional<Stamped<F>> set(Class<F> kind, Predicate<F> fits) {
+        return facts.best(kind, fits)
+                .filter(each -> each.how().isSeenHere() || each.how().isCarried());
     }
 
     /** Every fact of a kind in its order, estimates and simulated ones too: for advice, never for a check. */
@@ -382,6 +414,16 @@ public final class Situation {
     /** Whether the fitting has one rider and one unit: more than these are not judged together yet. */
     public boolean isOfOneRiderAndUnit() {
         return alone;
+    }
+
+    /** The earlier fitting of the same seat, where the family comes back with it. */
+    public Optional<Stamped<Fact.CameBack>> cameBack() {
+        return newest(Fact.CameBack.class);
+    }
+
+    /** Whether it is a re-check: the family came back, and nothing was done to the seat since. */
+    public boolean isAsBefore() {
+        return isAsBefore(facts.entries());
     }
 
     /** Whether this is teaching at the bedside, without a car. */
@@ -527,7 +569,7 @@ public final class Situation {
 
     /** Whether a piece of the insert was last seen in or out; empty when nobody said. */
     public Optional<Stamped<Fact.InsertSet>> insert(InsertPiece piece) {
-        return seen(Fact.InsertSet.class, fact -> fact.piece().equals(piece.key()));
+        return set(Fact.InsertSet.class, fact -> fact.piece().equals(piece.key()));
     }
 
     /** How much the pieces now in lift the child along the shell back. */

@@ -28,7 +28,7 @@ public final class CrotchOpeningInUse implements Rule {
 
     @Override
     public Verdict judge(Situation situation) {
-        Optional<Stamped<CrotchSet>> set = situation.seen(CrotchSet.class);
+        Optional<Stamped<CrotchSet>> set = situation.set(CrotchSet.class, each -> true);
         Optional<Stamped<Mass>> weight = situation.weight();
         if (set.isEmpty() || weight.isEmpty()) {
             return Verdict.open("CROTCH");

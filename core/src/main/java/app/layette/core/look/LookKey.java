@@ -25,7 +25,9 @@ public enum LookKey {
     /** What the caregiver did and heard. */
     FAMILY,
     /** What the caregiver's own hands re-opened, looked at once more after the last item. */
-    AGAIN;
+    AGAIN,
+    /** What a family brings back, as it was left the last time. */
+    RECHECK;
 
     /** Steps that only look or measure: between two of one look, nothing is touched in them. */
     private static final Set<StepKey> TOUCH_NOTHING = EnumSet.of(

@@ -1,8 +1,12 @@
 package app.layette.core.look;
 
+import app.layette.core.entry.Change;
+import app.layette.core.entry.TeachItem;
 import app.layette.core.fitting.FittingPlan;
+import app.layette.core.gate.Spoils;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.run.Ask;
+import app.layette.core.run.Phase;
 import app.layette.core.run.Step;
 import app.layette.core.run.StepKey;
 import java.util.ArrayList;
@@ -47,7 +51,7 @@ public record OneLook(LookKey key, List<Mark> marks) {
             "BACK_ROW",
             "LOCK_PROOF",
             "SNUG",
-            "SNUG_SHORTEST",
+            "SINCE",
             "MOVEMENT",
             "SIDES",
             "RETRACTOR",
@@ -76,11 +80,18 @@ public record OneLook(LookKey key, List<Mark> marks) {
         if (row.isEmpty()) {
             return Optional.empty();
         }
-        LookKey key = isAgain(plan, step.get(), next.get()) ? LookKey.AGAIN : keyAt(at, next.get(), row.get());
+        boolean recheck = plan.situation().isAsBefore() && at != StepKey.TEACH;
+        LookKey key = isAgain(plan, step.get(), next.get())
+                ? LookKey.AGAIN
+                : recheck ? LookKey.RECHECK : keyAt(at, next.get(), row.get());
         if (mark(key, at, next.get(), drawn).isEmpty()) {
             return Optional.empty();
         }
-        List<Mark> marks = key == LookKey.AGAIN ? again(plan, drawn) : together(plan, key, at, drawn);
+        List<Mark> marks = switch (key) {
+            case AGAIN -> again(plan, drawn);
+            case RECHECK -> onwards(plan, at, drawn);
+            default -> together(plan, key, at, drawn);
+        };
         return marks.size() < FEWEST_MARKS ? Optional.empty() : Optional.of(new OneLook(key, marks));
     }
 
@@ -130,8 +141,11 @@ public record OneLook(LookKey key, List<Mark> marks) {
                 continue;
             }
             for (Ask ask : step.asks()) {
-                boolean taughtWithIt = ask.kind() == Ask.Kind.TEACH && at != StepKey.TEACH;
-                if (!ask.answered() && !ask.optional() && (reaches || taughtWithIt)) {
+                boolean taught = ask.kind() == Ask.Kind.TEACH && at != StepKey.TEACH;
+                if (taught && wouldReopen(plan, ask)) {
+                    continue;
+                }
+                if (!ask.answered() && !ask.optional() && (reaches || taught)) {
                     mark(key, step.key(), ask, drawn).ifPresent(found::add);
                 }
             }
@@ -140,6 +154,84 @@ public record OneLook(LookKey key, List<Mark> marks) {
             reaches = reaches && (!here || still || ofThis || step.key() == at);
         }
         return firstOf(found);
+    }
+
+    /**
+     * Whether an item of the teach-back would ask for looks once more that were taken already: then it is told at the end,
+     * and not beside a look that has nothing to do with its act.
+     */
+    private static boolean wouldReopen(FittingPlan plan, Ask ask) {
+        Optional<Change> change = TeachItem.valueOf(ask.key()).change();
+        return change.isPresent()
+                && plan.gate().conclusions().stream()
+                        // What a turning base shows is looked at after harnessing in any case.
+                        .filter(state -> state.conclusion() != Conclusion.WINDOWS)
+                        .filter(state -> state.passed() && state.since() > 0)
+                        .anyMatch(state ->
+                                Spoils.of(state.conclusion(), plan.situation()).contains(change.get()));
+    }
+
+    /**
+     * On a re-check everything that is seen from one place, wherever in the run it stands: past tests that touch nothing,
+     * and not past those that do.
+     */
+    private static List<Mark> onwards(FittingPlan plan, StepKey at, Drawn drawn) {
+        List<Mark> marks = new ArrayList<>();
+        boolean here = false;
+        Phase phase = at.phase();
+        for (Step step : plan.run().steps()) {
+            here = here || step.key() == at;
+            if (!here) {
+                continue;
+            }
+            boolean otherPlace = isOtherPlace(phase, step.key().phase());
+            if (otherPlace && marks.size() >= FEWEST_MARKS) {
+                break;
+            }
+            phase = step.key().phase();
+            boolean tested = false;
+            for (Ask ask : step.asks()) {
+                boolean due = !ask.answered() && !ask.optional() && ask.kind() != Ask.Kind.END;
+                Optional<Placed> mark = due && ask.kind() != Ask.Kind.TEACH
+                        ? mark(LookKey.RECHECK, step.key(), ask, drawn)
+                        : Optional.empty();
+                mark.ifPresent(each -> marks.add(each.mark()));
+                tested = tested || due && mark.isEmpty() && ask.kind() != Ask.Kind.TEACH;
+            }
+            if (tested && !LookKey.touchesNothing(step.key())) {
+                break;
+            }
+        }
+        taughtWith(plan, marks, drawn);
+        return List.copyOf(marks.subList(0, Math.min(MOST_MARKS, marks.size())));
+    }
+
+    /** Table, car and child are three places to stand. */
+    private static boolean isOtherPlace(Phase from, Phase to) {
+        boolean inCar = (from == Phase.CAR || from == Phase.BASE) && (to == Phase.CAR || to == Phase.BASE);
+        boolean atChild = from == Phase.CHILD && to == Phase.FAMILY;
+        return from != to && !inCar && !atChild;
+    }
+
+    /** What the caregiver does with the acts that are looked at comes before what is looked at. */
+    private static void taughtWith(FittingPlan plan, List<Mark> marks, Drawn drawn) {
+        List<LookKey> looks = marks.stream()
+                .flatMap(mark -> LookTable.rowOf(mark.ask()).stream())
+                .map(LookTable.Row::look)
+                .distinct()
+                .toList();
+        List<Mark> taught = plan.run().step(StepKey.TEACH).stream()
+                .flatMap(step -> step.asks().stream())
+                .filter(ask -> ask.kind() == Ask.Kind.TEACH && !ask.answered() && !ask.optional())
+                .filter(ask -> !wouldReopen(plan, ask))
+                .filter(ask -> LookTable.rowOf(ask)
+                        .filter(row -> looks.contains(row.look()))
+                        .isPresent())
+                .flatMap(ask -> mark(LookKey.RECHECK, StepKey.TEACH, ask, drawn).stream())
+                .map(Placed::mark)
+                .filter(mark -> marks.stream().noneMatch(each -> each.token().equals(mark.token())))
+                .toList();
+        marks.addAll(0, taught);
     }
 
     /** After the last item of the teach-back: all that its acts re-opened, wherever it stands in the run. */
@@ -170,7 +262,8 @@ public record OneLook(LookKey key, List<Mark> marks) {
     private record Placed(int row, Mark mark) {}
 
     private static Optional<Placed> mark(LookKey key, StepKey step, Ask ask, Drawn drawn) {
-        Optional<LookTable.Row> row = key == LookKey.AGAIN ? LookTable.rowOf(ask) : LookTable.rowOf(key, ask);
+        boolean any = key == LookKey.AGAIN || key == LookKey.RECHECK;
+        Optional<LookTable.Row> row = any ? LookTable.rowOf(ask) : LookTable.rowOf(key, ask);
         return row.flatMap(each -> drawn.of(each, ask)
                 .filter(answer -> !drawn.isToldOtherwise(ask, answer))
                 .map(answer ->

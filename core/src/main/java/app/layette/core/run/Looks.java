@@ -51,7 +51,11 @@ record Looks(Situation situation, Gate gate) {
         return new Ask(
                 Kind.ACT,
                 act.name(),
-                situation.newest(Fact.Acted.class, fact -> fact.act() == act).isPresent());
+                // On a re-check the hands did it the last time; what they did is looked at.
+                situation.isAsBefore()
+                        || situation
+                                .newest(Fact.Acted.class, fact -> fact.act() == act)
+                                .isPresent());
     }
 
     /** Neither spoiled since nor to be put right: a look that failed asks for the next look. */

@@ -32,6 +32,15 @@ final class SeatAndChildAsks {
 
     List<Ask> child() {
         List<Ask> asks = new ArrayList<>();
+        if (situation.cameBack().isPresent()) {
+            // Measured first: what an earlier fitting says of insert and straps is then judged for today's child.
+            asks.add(weight());
+            asks.add(length());
+            asks.add(new Ask(
+                    Kind.QUESTION,
+                    Question.SINCE.name(),
+                    situation.answer(Question.SINCE).isPresent()));
+        }
         asks.add(new Ask(Kind.CHILD, "", situation.child().isPresent()));
         asks.add(looks.question(Question.CONDITION, Conclusion.SCREENING));
         asks.add(new Ask(Kind.ORDER, "", situation.newest(Fact.Ordered.class).isPresent()));
@@ -78,9 +87,8 @@ final class SeatAndChildAsks {
 
     List<Ask> fits() {
         List<Ask> asks = new ArrayList<>();
-        asks.add(new Ask(Kind.WEIGHT, "", situation.weight().isPresent() && looks.isSettled(Conclusion.WEIGHT)));
-        asks.add(new Ask(
-                Kind.LENGTH, "", situation.measured(Dimension.BODY).isPresent() && looks.isSettled(Conclusion.LENGTH)));
+        asks.add(weight());
+        asks.add(length());
         if (OwnConditions.isAsked(situation)) {
             asks.add(looks.question(Question.OWN_CONDITIONS, Conclusion.OWN_CONDITIONS));
         }
@@ -94,6 +102,15 @@ final class SeatAndChildAsks {
                     situation.answer(Question.LIFTING).isPresent()));
         }
         return asks;
+    }
+
+    private Ask weight() {
+        return new Ask(Kind.WEIGHT, "", situation.weight().isPresent() && looks.isSettled(Conclusion.WEIGHT));
+    }
+
+    private Ask length() {
+        return new Ask(
+                Kind.LENGTH, "", situation.measured(Dimension.BODY).isPresent() && looks.isSettled(Conclusion.LENGTH));
     }
 
     List<Ask> insert() {

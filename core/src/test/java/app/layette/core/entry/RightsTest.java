@@ -22,6 +22,7 @@ class RightsTest {
             Fact.Withdrawn.class,
             Fact.WebbingMoved.class,
             Fact.BoxChosen.class,
+            Fact.CameBack.class,
             Fact.SheetAdopted.class);
 
     @SuppressWarnings("unchecked")

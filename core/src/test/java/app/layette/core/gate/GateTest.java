@@ -106,7 +106,8 @@ class GateTest {
                 "AIRBAG_LAMP",
                 "BACK_ROW",
                 "BAR",
-                "OWN_CONDITIONS"
+                "OWN_CONDITIONS",
+                "SINCE"
             })
     void eachAnswerIsMissed(Question question) {
         FittingPlan plan = FittingBuilder.ready().without(question).plan();

@@ -36,8 +36,7 @@ class OneLookTest {
     }
 
     @ParameterizedTest
-    @ValueSource(
-            strings = {"CRASH", "RECALL", "AIRBAG_LAMP", "LOCK_PROOF", "SNUG", "MOVEMENT", "SNUG_SHORTEST", "SIDES"})
+    @ValueSource(strings = {"CRASH", "RECALL", "AIRBAG_LAMP", "LOCK_PROOF", "SNUG", "MOVEMENT", "SINCE", "SIDES"})
     void whatIsAskedByItselfIsDrawnInNoLook(String question) {
         List<String> row = List.of("FIXED", "QUESTION", question, "X", "seen");
         assertThatThrownBy(() -> LookTable.read(List.of(row))).hasMessageContaining("asked by itself");

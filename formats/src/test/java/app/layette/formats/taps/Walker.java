@@ -1,19 +1,24 @@
 package app.layette.formats.taps;
 
 import app.layette.core.entry.Author;
+import app.layette.core.entry.CarriedOver;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.TeachItem;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingPlanner;
+import app.layette.core.harness.ShoulderAndSlots;
 import app.layette.core.look.OneLook;
 import app.layette.core.recline.LevelWithChild;
 import app.layette.core.run.Ask;
 import app.layette.core.run.Run;
 import app.layette.core.run.Step;
 import app.layette.core.run.StepKey;
+import app.layette.core.seat.Harness;
 import app.layette.formats.document.CaseDocument;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
@@ -35,6 +40,7 @@ final class Walker {
     private final List<Entry> said;
     private final List<Entry> entries = new ArrayList<>();
     private final List<String> presses = new ArrayList<>();
+    private FittingPlan earlier;
     private int typed;
     private int pages;
     private int moves;
@@ -62,6 +68,20 @@ final class Walker {
                 || fact instanceof Fact.ChildDescribed
                 || fact instanceof Fact.Weighed
                 || fact instanceof Fact.LengthMeasured length && length.what() == Fact.Dimension.BODY;
+    }
+
+    /** The family of an earlier fitting that was handed over comes back with its seat. */
+    static Walker comingBack(CaseDocument example, FittingPlan earlier) {
+        Walker walker = new Walker(example, fact -> fact instanceof Fact.SheetAdopted);
+        walker.earlier = earlier;
+        Situation before = earlier.situation();
+        String day = before.today().minusDays(20).toString();
+        How carried = new How(How.Kind.CARRIED_FROM, day);
+        before.newest(Fact.ChildDescribed.class).ifPresent(child -> walker.add(child.value(), carried, null));
+        before.newest(Fact.Weighed.class).ifPresent(weight -> walker.add(weight.value(), carried, null));
+        Fact.LabelRead label = before.label(Fact.Part.CARRIER).orElseThrow().value();
+        return walker.with(
+                new Fact.CameBack("u1", new UUID(3, 3), before.today().minusDays(20), label.model(), label.made()));
     }
 
     Walker with(Fact fact) {
@@ -110,9 +130,21 @@ final class Walker {
             return;
         }
         Ask ask = step.asks().stream().filter(Walker::isToAnswer).findFirst().orElseThrow();
-        Entry answer = said.stream()
-                .filter(entry -> answers(ask, entry.fact()))
+        if (ask.question().equals(Question.SINCE.name())) {
+            asBefore();
+            return;
+        }
+        if (ask.kind() == Ask.Kind.SLOTS) {
+            add(allAtShoulder(), How.MEASURED, null);
+            presses.add("SLOTS");
+            return;
+        }
+        Entry answer = entries.stream()
+                .filter(entry -> ask.kind() == Ask.Kind.SHOULDER && entry.fact() instanceof Fact.ShoulderSeen)
                 .reduce((first, second) -> second)
+                .or(() -> said.stream()
+                        .filter(entry -> answers(ask, entry.fact()))
+                        .reduce((first, second) -> second))
                 .orElseThrow(() -> new IllegalStateException("Nobody said " + ask + " at " + at));
         if (ask.kind() == Ask.Kind.LABEL) {
             typed += 2;
@@ -125,11 +157,52 @@ final class Walker {
             typed++;
         }
         add(answer.fact(), answer.how(), null);
+        withIt(ask, answer);
         if (ask.kind() == Ask.Kind.LEVEL && LevelWithChild.areSidesAsked(plan().situation())) {
             // An indicator on both sides is read with one press: the same on both.
             add(new Fact.Answered(answer.fact().of(), Question.SIDES, "ALIKE"), How.MEASURED, null);
         }
         presses.add(ask.kind() == Ask.Kind.QUESTION ? ask.question() : ask.kind() + suffix(ask));
+    }
+
+    /** The one button that puts both straps, in shell and pad, where the shoulder is. */
+    private Fact allAtShoulder() {
+        Situation now = plan().situation();
+        int best = ShoulderAndSlots.in(now).orElseThrow().best();
+        String loop = now.seat().flatMap(seat -> seat.harness().loops().value()).orElse(List.of()).stream()
+                .filter(each -> each.isFor(best))
+                .map(Harness.Loop::name)
+                .findFirst()
+                .orElse(null);
+        return new Fact.SlotsSet("u1", best, best, best, best, loop);
+    }
+
+    /** The family says that nothing was done to the seat, and what the earlier fitting says comes with it. */
+    private void asBefore() {
+        Situation now = plan().situation();
+        add(new Fact.Answered("u1", Question.SINCE, "NOTHING"), How.TOLD, null);
+        CarriedOver.of(earlier.situation(), now).forEach(each -> add(each.fact(), each.how(), null));
+        presses.add("SINCE");
+    }
+
+    /** A test by the caregiver's own hand, or the length with the weight, is one press with it. */
+    private void withIt(Ask ask, Entry answer) {
+        boolean comesBack = earlier != null;
+        if (ask.kind() == Ask.Kind.LEVEL && comesBack) {
+            add(new Fact.Taught("u1", TeachItem.READ_LEVEL, Fact.TeachOutcome.DONE, null), How.MEASURED, null);
+        }
+        if (ask.kind() == Ask.Kind.MOVEMENT && comesBack) {
+            add(new Fact.Taught("u1", TeachItem.INCH_TEST, Fact.TeachOutcome.DONE, null), How.MEASURED, null);
+        }
+        if (answer.fact() instanceof Fact.Weighed) {
+            said.stream()
+                    .filter(entry -> isLength(entry.fact(), Fact.Dimension.BODY))
+                    .findFirst()
+                    .ifPresent(length -> {
+                        add(length.fact(), How.MEASURED, null);
+                        typed++;
+                    });
+        }
     }
 
     private static String suffix(Ask ask) {
