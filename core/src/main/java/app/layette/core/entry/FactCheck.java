@@ -117,8 +117,19 @@ public final class FactCheck {
         if (fact instanceof Fact.QuantityRead read) {
             mass("mass", read.mass(), MassRange.SHEET);
             length("length", read.length(), rangeOf(read.quantity()));
-            needed(isMass(read.quantity()) ? "mass" : "length", isMass(read.quantity()) ? read.mass() : read.length());
+            if (!mayBeSilent(read.quantity())) {
+                needed(
+                        isMass(read.quantity()) ? "mass" : "length",
+                        isMass(read.quantity()) ? read.mass() : read.length());
+            }
         }
+    }
+
+    /** Whether a page that says nothing of it is an answer: then law, profile or a default decides. */
+    private static boolean mayBeSilent(Fact.Quantity quantity) {
+        return quantity == Fact.Quantity.GAP
+                || quantity == Fact.Quantity.ANCHOR_LIMIT
+                || quantity == Fact.Quantity.HEAD_ROOM;
     }
 
     /** The range that a length read on a page is taken in. */
