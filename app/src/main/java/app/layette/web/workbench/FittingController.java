@@ -162,7 +162,8 @@ class FittingController {
             Fittings.Planned before = fittings.planned(id, user.pointId());
             AnswerNames.check(before.plan(), viewing.wording(user), step, fields);
             EntryDraft draft = draft(user, id, before.plan().situation(), fields);
-            List<EntryDraft> together = together(fields, draft, viewing.today(viewing.point(user)));
+            List<EntryDraft> together =
+                    together(user, fields, draft, before.plan().situation());
             appended = together.size() > 1
                     ? fittings.appendTogether(id, together, user.pointId(), user.author())
                     : fittings.append(id, draft, user.pointId(), user.author());
@@ -198,7 +199,8 @@ class FittingController {
     }
 
     /** What one press told besides: the other side of an indicator, the caregiver's own hand, the length with the weight. */
-    private List<EntryDraft> together(Map<String, String> fields, EntryDraft draft, LocalDate today) {
+    private List<EntryDraft> together(
+            SignedIn user, Map<String, String> fields, EntryDraft draft, Situation situation) {
         EntryForm form = new EntryForm(fields, viewing.clock());
         List<Fact> more = new ArrayList<>();
         if (draft.fact() instanceof Fact.LevelRead && fields.containsKey(ReclineAsks.BOTH_SIDES)) {
@@ -213,7 +215,10 @@ class FittingController {
             Map<String, String> length = new HashMap<>(fields);
             length.put("kind", "lengthMeasured");
             length.put("what", Fact.Dimension.BODY.name());
-            more.add(FactForm.read(length, today));
+            LocalDate day = form.day(viewing.point(user).zone());
+            Fact measured = FactForm.read(length, day);
+            checkUnusual(user, measured, fields, day, situation);
+            more.add(measured);
         }
         List<EntryDraft> drafts = new ArrayList<>(List.of(draft));
         more.forEach(fact -> drafts.add(form.markOfLook(String.valueOf(drafts.size()), fact, draft.how())));
@@ -352,13 +357,19 @@ class FittingController {
             // It comes with its picture, by the way for pictures, or not at all.
             throw RefusedEntryException.because("UNKNOWN_KIND");
         }
+        checkUnusual(user, fact, fields, day, situation);
+        return form.draft(fact, howKnown(id, fact, form));
+    }
+
+    /** A measure that hardly any child of this age has is asked about before it is kept. */
+    private void checkUnusual(
+            SignedIn user, Fact fact, Map<String, String> fields, LocalDate day, Situation situation) {
         situation
                 .child()
                 .flatMap(child -> Unusual.problem(fact, child.value(), day, fields, viewing.wording(user)))
                 .ifPresent(problem -> {
                     throw RefusedEntryException.fields(List.of(problem));
                 });
-        return form.draft(fact, howKnown(id, fact, form));
     }
 
     private How howKnown(UUID id, Fact fact, EntryForm form) {

@@ -1,5 +1,6 @@
 package app.layette.web.workbench;
 
+import app.layette.core.cabin.GapToFrontSeat;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Dimension;
 import app.layette.core.entry.Fact.Part;
@@ -34,6 +35,8 @@ import java.util.function.Function;
 
 /** The asks about the seat: labels, straps, recline, handle. */
 final class SeatAsks extends AskForms {
+    private static final Length FLAT_HAND = Length.ofMillimetres(30);
+
     private final ChildAsks tape;
 
     SeatAsks(FittingPlan plan, Wording words, Typed typed) {
@@ -363,6 +366,22 @@ final class SeatAsks extends AskForms {
     }
 
     AskView gap(Ask ask) {
-        return question(ask, Question.GAP, List.of(tape.tape(Dimension.GAP, Fittings.UNIT, "45 mm, 1 3/4 in")));
+        List<Form> more = new ArrayList<>();
+        // Where more than a hand is asked, the tape only has to say that it is there.
+        GapToFrontSeat.asked(situation)
+                .filter(asked -> asked.isMoreThan(FLAT_HAND))
+                .ifPresent(asked -> more.add(new Form(
+                        hidden(
+                                "lengthMeasured",
+                                Fittings.UNIT,
+                                "what",
+                                Dimension.GAP.name(),
+                                "length",
+                                asked.millimetres() + " mm"),
+                        List.of(new Button("how", "measured", say("look.atLeast", "length", asked), "", false)),
+                        List.of(),
+                        "")));
+        more.add(tape.tape(Dimension.GAP, Fittings.UNIT, "45 mm, 1 3/4 in"));
+        return question(ask, Question.GAP, more);
     }
 }

@@ -88,9 +88,8 @@ public final class GapToFrontSeat implements Rule {
                 handFits ? !asked.get().isMoreThan(FLAT_HAND) : !asked.get().isLessThan(FLAT_HAND);
         return handDecides
                 ? enough(handFits, asked.get())
-                : Finding.of(CAB_10, Weight.NOT_KNOWN, "measureIt")
-                        .with("asked", asked.get())
-                        .changedBy("GAP");
+                // A hand says too little here: the same gap is asked for once more, by tape.
+                : Verdict.again(CAB_10, "measureIt").with("asked", asked.get()).changedBy("GAP");
     }
 
     private static Finding.Builder enough(boolean enough, Length asked) {

@@ -13,6 +13,7 @@ class FreeTextTest {
             "of",
             "model",
             "answer",
+            "says",
             "piece",
             "loop",
             "step",
