@@ -301,7 +301,7 @@ window.layette = window.layette ?? {};
   };
 
   const labelOf = (form, button) => {
-    const question = form.dataset.waits ?? form.closest(".ask")?.querySelector(".q")?.textContent ?? "Something changed";
+    const question = form.dataset.waits ?? form.closest(".ask")?.querySelector(".q")?.textContent ?? form.closest(".look")?.querySelector("h3")?.textContent ?? "Something changed";
     const words = [...form.querySelectorAll("input:not([type=hidden]):not([type=file]), select")].map((field) => field.value).filter(Boolean);
     const answer = button?.classList.contains("choice") || !words.length ? button?.querySelector("span:not(.picture):not(.sign)")?.textContent ?? button?.textContent : words.join(", ");
     return `${question} ${answer ?? ""}`.replace(/\s+/g, " ").trim();

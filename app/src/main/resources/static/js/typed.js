@@ -125,6 +125,8 @@ window.layette = window.layette ?? {};
       to: typing ? field.selectionEnd ?? null : null,
       ask: document.querySelector("#now details.ask[open]")?.id ?? "",
       step: document.getElementById("now")?.dataset.step ?? "",
+      menu: document.querySelector("#now .changed-menu[open]") !== null,
+      left: [...document.querySelectorAll("#now .keep input:not(:checked)")].map((tick) => tick.value),
       scroll: window.scrollY,
     };
   };
@@ -157,14 +159,28 @@ window.layette = window.layette ?? {};
       }
     }
     restore();
+    leaveOut(was);
     if (!answered) {
       resume(was);
     }
     document.dispatchEvent(new CustomEvent("layette:brought", { detail: { answered } }));
   };
 
+  // A mark that was left out of a look stays out of it, whatever came in between.
+  const leaveOut = (was) => {
+    for (const tick of document.querySelectorAll("#now .keep input")) {
+      if (was.left.includes(tick.value)) {
+        tick.checked = false;
+      }
+    }
+  };
+
   const resume = (was) => {
     const now = document.getElementById("now");
+    const menu = now?.querySelector(".changed-menu");
+    if (was.menu && menu) {
+      menu.open = true;
+    }
     if (was.ask && now?.dataset.step === was.step) {
       const ask = document.getElementById(was.ask);
       if (ask) {

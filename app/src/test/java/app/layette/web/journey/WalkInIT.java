@@ -81,7 +81,10 @@ class WalkInIT {
             return;
         }
         Locator open = desk.page().locator(".ask[open]");
-        if (open.count() == 0 || open.getAttribute("data-answered").equals("true")) {
+        boolean nothingToTell = open.count() == 0
+                || open.getAttribute("data-answered").equals("true")
+                || open.locator("summary .todo").textContent().contains("if you like");
+        if (nothingToTell) {
             desk.click(".go-on a");
             return;
         }

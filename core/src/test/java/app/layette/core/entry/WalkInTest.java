@@ -8,6 +8,8 @@ import app.layette.core.entry.Fact.QuickSeatRead;
 import app.layette.core.entry.Fact.RoutingsShown;
 import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.SheetValue;
+import app.layette.core.evidence.Speaker;
 import app.layette.core.finding.Weight;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.gate.ConclusionState.State;
@@ -25,6 +27,8 @@ import app.layette.core.vehicle.SeatingPosition.Facing;
 import app.layette.core.vehicle.SeatingPosition.Floor;
 import app.layette.core.vehicle.SeatingPosition.OwnAnchors;
 import app.layette.core.vehicle.Side;
+import java.util.List;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -163,5 +167,68 @@ class WalkInTest {
         fitting.add(new Fact.Placed("u1", place, Method.BASE_BELT));
         assertThat(fitting.state(Conclusion.BELT_LOCKS).state()).isEqualTo(locks);
         assertThat(fitting.state(Conclusion.INFLATABLE_BELT).state()).isEqualTo(inflatable);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"HEAD_ROOM, true", "GAP, true", "ANCHOR_LIMIT, true", "WEIGHT_MIN, false", "CARRIER_MASS, false"})
+    void aSilentPageIsAnAnswerWhereSomethingElseDecides(Fact.Quantity quantity, boolean taken) {
+        Fact page = new Fact.QuantityRead("u1", quantity, Speaker.SEAT, null, null);
+        Situation situation = FittingBuilder.ready().plan().situation();
+        assertThat(FactCheck.problems(page, situation).isEmpty()).isEqualTo(taken);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "AIRBAG, , ACTIVE, place",
+        "AIRBAG, 2-RIGHT, PERHAPS, says",
+        "LIFE, , 0, says",
+        "SLOTS, , 13, says",
+        "INSERT, , REQUIRED, from",
+        "LEG, , ALWAYS, ''",
+        "LIFE, , 7, ''"
+    })
+    void aValueIsTakenAsItIsPrintedAndNoOther(SheetValue value, String place, String says, String wrong) {
+        Fact read = new Fact.SheetValueRead("u1", value, place == null ? null : PositionId.parse(place), says);
+        assertThat(FactCheck.problems(read, FittingBuilder.ready().plan().situation()))
+                .extracting(FieldProblem::field)
+                .isEqualTo(wrong.isEmpty() ? List.of() : List.of(wrong));
+    }
+
+    /** A sheet's own word stays; what was seen of the car takes its place only where it binds more. */
+    @ParameterizedTest
+    @CsvSource({"ACTIVE, ACTIVE", "NONE, NONE"})
+    void whatWasSeenOfTheCarBindsAndNeverLoosens(Airbag seen, Airbag counts) {
+        FittingBuilder fitting = FittingBuilder.ready();
+        fitting.add(new Fact.SheetValueRead("u1", SheetValue.AIRBAG, fitting.car.place, seen.name()));
+        Situation situation = fitting.plan().situation();
+        assertThat(situation.position().orElseThrow().airbag().value()).contains(counts);
+    }
+
+    @Test
+    void whatWasOnlyToldOfACarOrReadWithoutAPageFillsNothing() {
+        FittingBuilder fitting = withSeat(seat(4, null, null, null, null));
+        fitting.add(new Fact.SheetValueRead("u1", SheetValue.LEG, null, "NO_LEG"));
+        assertThat(fitting.plan().situation().seat().orElseThrow().leg().isLooked())
+                .isFalse();
+        fitting.page("9", new Fact.SheetValueRead("u1", SheetValue.LEG, null, "NO_LEG"));
+        assertThat(fitting.plan().situation().seat().orElseThrow().leg().isLooked())
+                .isTrue();
+    }
+
+    /** What an earlier fitting says counts only once nothing was done to the seat since. */
+    @ParameterizedTest
+    @CsvSource({"NOTHING, true", "SOMETHING, false", ", false"})
+    void whatIsCarriedCountsOnlyWhereNothingWasDoneSince(String since, boolean counts) {
+        FittingBuilder fitting = FittingBuilder.ready().without(Question.PARTS);
+        fitting.add(new Fact.CameBack("u1", new UUID(1, 1), FittingBuilder.TODAY.minusDays(20), "M-1", null));
+        fitting.add(
+                new How(
+                        How.Kind.CARRIED_FROM,
+                        FittingBuilder.TODAY.minusDays(20).toString()),
+                new Fact.Answered("u1", Question.PARTS, "COMPLETE"));
+        if (since != null) {
+            fitting.answer(Question.SINCE, since);
+        }
+        assertThat(fitting.state(Conclusion.PARTS).state() == State.PASSED).isEqualTo(counts);
     }
 }
