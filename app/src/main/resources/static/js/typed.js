@@ -8,8 +8,10 @@ window.layette = window.layette ?? {};
   const KEY = `layette.typed.${document.body.dataset.user ?? ""}`;
   const OWN = /^(id|entry|seen|at|waited|_csrf|nav-.*|sure.*)$/;
 
+  // The ticks of a look are nothing typed: they are kept with what was left out of it.
   const isField = (field) =>
     field.name &&
+    !field.closest(".keep") &&
     (field instanceof HTMLTextAreaElement ||
       field instanceof HTMLSelectElement ||
       (field instanceof HTMLInputElement && !/^(hidden|password|file|submit|button|image|reset)$/.test(field.type)));

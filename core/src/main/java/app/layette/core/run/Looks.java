@@ -69,10 +69,10 @@ record Looks(Situation situation, Gate gate) {
         return gate.state(conclusion).map(Looks::isSettled).orElse(true);
     }
 
-    /** Settled, or re-opened before this look was taken: then it waits for another one and not for this. */
+    /** Settled, or re-opened by what this look had seen: then it waits for another one and not for this. */
     boolean isSettledBy(Conclusion conclusion, Stamped<?> look) {
         boolean again = gate.state(conclusion)
-                .filter(state -> state.state() == ConclusionState.State.STALE && look.seq() > state.since())
+                .filter(state -> state.state() == ConclusionState.State.STALE && look.seen() >= state.since())
                 .isPresent();
         return again || isSettled(conclusion);
     }
