@@ -17,24 +17,17 @@ import app.layette.core.measure.Mass;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.vehicle.VehicleSheet;
 import app.layette.formats.document.CaseDocument;
-import app.layette.formats.document.RefusedDocumentException;
 import app.layette.formats.document.SheetReader;
-import app.layette.formats.json.LayetteJson;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
-import java.util.function.Function;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ArrayNode;
-import tools.jackson.databind.node.ObjectNode;
 
 /**
  * What is taken away never opens a gate that is shut: no passing answer, measure or look, and no field of a sheet. Taking
@@ -58,8 +51,8 @@ class RemovalNeverOpensTest {
     @MethodSource("ready")
     void ofAReadyFittingThatSomethingShut(String name) {
         CaseDocument ready = Examples.read(name);
-        Map<String, SeatSheet> seats = without(name, "seatSheets", SheetReader::seat);
-        Map<String, VehicleSheet> cars = without(name, "vehicleSheets", SheetReader::vehicle);
+        Map<String, SeatSheet> seats = SheetsLess.without(name, "seatSheets", SheetReader::seat);
+        Map<String, VehicleSheet> cars = SheetsLess.without(name, "vehicleSheets", SheetReader::vehicle);
         Random random = new Random(name.hashCode());
         List<String> opened = new ArrayList<>();
         int removals = 0;
@@ -174,46 +167,5 @@ class RemovalNeverOpensTest {
                 .filter(method ->
                         Gate.judge(RuleBook.shipped(), situation, method).isOpen())
                 .isPresent();
-    }
-
-    /** The sheet without each of its fields in turn. */
-    private static <S> Map<String, S> without(String name, String field, Function<String, S> reading) {
-        JsonNode document = LayetteJson.strict().readTree(Examples.text("cases/" + name + ".json"));
-        String file = document.get(field).get(0).asString();
-        JsonNode sheet = LayetteJson.strict().readTree(Examples.text("cases/" + file));
-        List<String> places = new ArrayList<>();
-        fields(sheet, "", places);
-        Map<String, S> all = new LinkedHashMap<>();
-        for (String place : places) {
-            ObjectNode copy = (ObjectNode) sheet.deepCopy();
-            int last = place.lastIndexOf('/');
-            ((ObjectNode) (last == 0 ? copy : copy.at(place.substring(0, last)))).remove(place.substring(last + 1));
-            try {
-                all.put(place, reading.apply(copy.toString()));
-            } catch (RefusedDocumentException e) {
-                // Needed: no sheet comes in without it.
-            }
-        }
-        return all;
-    }
-
-    private static void fields(JsonNode node, String path, List<String> places) {
-        if (node instanceof ObjectNode object) {
-            for (Map.Entry<String, JsonNode> field : object.properties()) {
-                String place = path + "/" + field.getKey();
-                boolean kept = field.getKey().equals("source")
-                        || place.startsWith("/documents")
-                        || place.startsWith("/shell/outline")
-                        || place.contains("frontSeat");
-                if (!kept) {
-                    places.add(place);
-                    fields(field.getValue(), place, places);
-                }
-            }
-        } else if (node instanceof ArrayNode array) {
-            for (int i = 0; i < array.size(); i++) {
-                fields(array.get(i), path + "/" + i, places);
-            }
-        }
     }
 }

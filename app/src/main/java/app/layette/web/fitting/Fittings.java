@@ -1,7 +1,6 @@
 package app.layette.web.fitting;
 
 import app.layette.core.entry.Author;
-import app.layette.core.entry.CarriedOver;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FactCheck;
@@ -19,6 +18,7 @@ import app.layette.core.look.LookKey;
 import app.layette.core.look.OneLook;
 import app.layette.core.measure.Mass;
 import app.layette.core.practice.PracticeProfile;
+import app.layette.core.recheck.CarriedOver;
 import app.layette.core.ride.EarlierClearing;
 import app.layette.core.run.StepKey;
 import app.layette.core.seat.SeatSheet;

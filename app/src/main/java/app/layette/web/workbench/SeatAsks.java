@@ -35,8 +35,6 @@ import java.util.function.Function;
 
 /** The asks about the seat: labels, straps, recline, handle. */
 final class SeatAsks extends AskForms {
-    private static final Length FLAT_HAND = Length.ofMillimetres(30);
-
     private final ChildAsks tape;
 
     SeatAsks(FittingPlan plan, Wording words, Typed typed) {
@@ -369,7 +367,7 @@ final class SeatAsks extends AskForms {
         List<Form> more = new ArrayList<>();
         // Where more than a hand is asked, the tape only has to say that it is there.
         GapToFrontSeat.asked(situation)
-                .filter(asked -> asked.isMoreThan(FLAT_HAND))
+                .filter(asked -> !GapToFrontSeat.isToldByHand(asked))
                 .ifPresent(asked -> more.add(new Form(
                         hidden(
                                 "lengthMeasured",

@@ -51,10 +51,23 @@ final class ValueAsks extends AskForms {
         return new AskView(
                 id(ask),
                 title,
-                words.say(value.isOfPlace() ? "value.seen.help" : "value.read.help"),
+                words.say(help(value)),
                 ask.answered(),
                 says.map(said -> saying(value, said)).orElse(""),
                 view.forms(value, place, read));
+    }
+
+    /** Where to look; or, where two pages differ, how that is put right. */
+    private String help(SheetValue value) {
+        if (value.isOfPlace()) {
+            return "value.seen.help";
+        }
+        long said = situation.history(Fact.SheetValueRead.class).stream()
+                .filter(read -> read.value().value() == value && read.how().isReadInDocument())
+                .map(read -> read.value().says())
+                .distinct()
+                .count();
+        return said > 1 && !SheetValues.isBanded(value) ? "value.differ" : "value.read.help";
     }
 
     private List<Form> forms(

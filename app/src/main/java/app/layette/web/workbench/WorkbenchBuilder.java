@@ -302,7 +302,10 @@ final class WorkbenchBuilder {
                 .toList();
     }
 
-    /** Where a mark leads: the question that it stands for, a place in the cabin to its why, a height on the shell to the question about the shoulder. */
+    /**
+     * Where a mark leads: the question that it stands for, a place in the cabin to its why, a height on the shell to the
+     * question about the shoulder.
+     */
     private Optional<String> address(Shape.Link link) {
         if (link.target().startsWith("shoulder-")) {
             return plan.state() == FittingState.OPEN

@@ -27,6 +27,7 @@ import java.util.stream.Stream;
  * <p>By eye: a flat hand stands for 30 mm.
  */
 public final class GapToFrontSeat implements Rule {
+    /** What a flat hand stands for. */
     private static final Length FLAT_HAND = Length.ofMillimetres(30);
 
     @Override
@@ -51,6 +52,11 @@ public final class GapToFrontSeat implements Rule {
                 Verdict.judged(seen(situation, byEye.get().value())).restingOn(byEye.get());
         boolean onlyTold = seen.passes() && !Question.GAP.isPassedBy(byEye.get().how());
         return onlyTold ? Verdict.open(AnsweredByEye.TOLD_ONLY) : seen;
+    }
+
+    /** Whether a flat hand tells that a gap is wide enough; where more is asked only a tape does. */
+    public static boolean isToldByHand(Length asked) {
+        return !asked.isMoreThan(FLAT_HAND);
     }
 
     /** What is asked here; empty when a manual that has a say was not read. */

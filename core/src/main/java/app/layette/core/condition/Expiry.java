@@ -132,10 +132,10 @@ public final class Expiry implements Rule {
 
     private static Finding.Builder undated(LabelRead label, SeatSheet seat) {
         boolean lifeKnown = life(label, seat).isPresent();
-        return Finding.of(CND_1, lifeKnown ? Weight.STOP : Weight.NOT_KNOWN, lifeKnown ? "unreadable" : "lifeNotLooked")
-                .lacks(lifeKnown ? new SheetValue[0] : new SheetValue[] {SheetValue.LIFE})
-                .with("part", Argument.key("part", label.part()))
-                .changedBy("LABEL");
+        Finding.Builder finding = lifeKnown
+                ? Finding.of(CND_1, Weight.STOP, "unreadable")
+                : Finding.of(CND_1, Weight.NOT_KNOWN, "lifeNotLooked").lacks(SheetValue.LIFE);
+        return finding.with("part", Argument.key("part", label.part())).changedBy("LABEL");
     }
 
     private static Finding.Builder dated(LastDay last, LocalDate today) {

@@ -213,27 +213,7 @@ public sealed interface Fact {
             RoutingsShown routings,
             HandlePosition handle,
             SeatKind sort)
-            implements Fact {
-        /** A rear-facing-only seat. */
-        public QuickSeatRead(
-                String of,
-                String name,
-                String model,
-                Mass weightMin,
-                Mass weightMax,
-                Length lengthMax,
-                Integer slots,
-                Indicator.Kind indicator,
-                Indicator.Pass pass,
-                Mass zoneFrom,
-                Mass zoneTo,
-                RoutingsShown routings,
-                HandlePosition handle) {
-            this(
-                    of, name, model, weightMin, weightMax, lengthMax, slots, indicator, pass, zoneFrom, zoneTo,
-                    routings, handle, null);
-        }
-    }
+            implements Fact {}
 
     /** The caregiver signs for the teach-back: initials, on the technician's screen. */
     record CaregiverSigned(String of, String initials) implements Fact {}

@@ -94,7 +94,9 @@ public final class QuickCar {
         Evidence<T> latest = Evidence.notLooked();
         for (Stamped<Fact.QuickCarSeen> look : looks) {
             T value = field.apply(look.value());
-            boolean counts = look.how().isSeenHere() || look.how().isReadInDocument();
+            boolean counts = look.how().isSeenHere()
+                    || look.how().isReadInDocument()
+                    || look.how().isCarried();
             if (value != null && counts) {
                 latest = Evidence.stated(value, Source.seen(look.on()));
             }

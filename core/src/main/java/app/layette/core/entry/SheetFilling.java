@@ -21,6 +21,7 @@ import app.layette.core.seat.Recline;
 import app.layette.core.seat.Rotation;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.seat.ServiceLife;
+import app.layette.core.seat.Shell;
 import app.layette.core.seat.SideElement;
 import app.layette.core.seat.WeightBand;
 import app.layette.core.table.Copies;
@@ -30,8 +31,10 @@ import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.VehicleSheet;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
@@ -42,11 +45,13 @@ import java.util.function.Function;
  * the car and binds more takes its place.
  */
 final class SheetFilling {
-    private static final int EVERY_SLOT = 99;
+    /** A weight that no child has: an opening that the page does not give. */
+    private static final WeightBand NO_CHILD = new WeightBand(Mass.ofKilograms(1000), null);
 
     private final List<Stamped<Fact.SheetValueRead>> readings;
     private Optional<Mass> weight = Optional.empty();
     private OptionalLong ageDays = OptionalLong.empty();
+    private List<Stamped<Fact.SlotsSet>> slotsSet = List.of();
 
     /**
      * Takes the readings that count.
@@ -67,8 +72,51 @@ final class SheetFilling {
         return this;
     }
 
+    /** For values that are said of one slot. */
+    SheetFilling forSlots(List<Stamped<Fact.SlotsSet>> threaded) {
+        slotsSet = threaded;
+        return this;
+    }
+
+    /** How many pairs of slots there are, as a page says; empty when none does. */
+    Optional<Integer> slots() {
+        return read(SheetValue.SLOTS).map(read -> Integer.valueOf(read.value().says()));
+    }
+
+    /**
+     * What the readings come to. Of a manual two that differ come to nothing, until one of them is corrected: a page says
+     * one thing. What was seen of the car may have changed: the newest of the best known counts.
+     */
     private Optional<Stamped<Fact.SheetValueRead>> read(SheetValue value) {
-        return readings.stream().filter(read -> read.value().value() == value).reduce((first, second) -> second);
+        List<Stamped<Fact.SheetValueRead>> all = readings.stream()
+                .filter(read -> read.value().value() == value && isOfThisChild(read.value()) && isOfThisSlot(read))
+                .toList();
+        if (value.isOfPlace()) {
+            return all.stream().reduce(Stamped::orBetter);
+        }
+        boolean agreed =
+                all.stream().map(read -> read.value().says()).distinct().count() == 1;
+        return agreed ? Optional.of(all.get(all.size() - 1)) : Optional.empty();
+    }
+
+    /** What is said of children of other weights says nothing of this one. */
+    private boolean isOfThisChild(Fact.SheetValueRead read) {
+        return !SheetValues.isBanded(read.value(), read.says())
+                || weight.filter(weights(read)::contains).isPresent();
+    }
+
+    /** HAR-4: which loop was read for one slot says nothing of another. */
+    private boolean isOfThisSlot(Stamped<Fact.SheetValueRead> read) {
+        boolean ofSlot =
+                read.value().value() == SheetValue.LOOPS && !read.value().says().equals(SheetValues.NONE);
+        return !ofSlot || slotAt(read.seq()).isPresent() && slotAt(read.seq()).equals(slotAt(Integer.MAX_VALUE));
+    }
+
+    private Optional<Integer> slotAt(int place) {
+        return slotsSet.stream()
+                .filter(set -> set.seq() <= place)
+                .map(set -> set.value().leftShell())
+                .reduce((first, second) -> second);
     }
 
     private static Source source(Stamped<Fact.SheetValueRead> read) {
@@ -171,12 +219,38 @@ final class SheetFilling {
                         sheet.layFlat(), "headDirection", head(sheet.layFlat().headDirection())));
     }
 
+    /** SUIT-10: masses that no sheet has; of several pages the heaviest. */
+    static SeatSheet weighed(SeatSheet sheet, List<Stamped<Fact.QuantityRead>> pages) {
+        Shell shell = sheet.shell();
+        Evidence<Mass> carrier = heaviest(Fact.Quantity.CARRIER_MASS, shell.carrierMass(), pages);
+        Evidence<Mass> base = heaviest(Fact.Quantity.BASE_MASS, shell.baseMass(), pages);
+        boolean same = carrier == shell.carrierMass() && base == shell.baseMass();
+        return same
+                ? sheet
+                : Copies.with(
+                        sheet, "shell", Copies.with(Copies.with(shell, "carrierMass", carrier), "baseMass", base));
+    }
+
+    private static Evidence<Mass> heaviest(
+            Fact.Quantity quantity, Evidence<Mass> ofSheet, List<Stamped<Fact.QuantityRead>> pages) {
+        return ofSheet.isLooked()
+                ? ofSheet
+                : pages.stream()
+                        .filter(page -> page.value().quantity() == quantity
+                                && page.value().mass() != null)
+                        .max(Comparator.comparing(page -> page.value().mass()))
+                        .map(page -> Evidence.stated(
+                                page.value().mass(),
+                                new Source("manual", page.how().place(), page.on())))
+                        .orElse(ofSheet);
+    }
+
     private Evidence<HeadDirection> head(Evidence<HeadDirection> sheet) {
         return filled(sheet, SheetValue.HEAD_DIRECTION, read -> HeadDirection.valueOf(read.says()));
     }
 
     private Harness harness(Harness sheet) {
-        Harness harness = Copies.with(sheet, "loops", filled(sheet.loops(), SheetValue.LOOPS, SheetFilling::loops));
+        Harness harness = Copies.with(sheet, "loops", filled(sheet.loops(), SheetValue.LOOPS, this::loops));
         harness = Copies.with(
                 harness,
                 "snugTest",
@@ -234,19 +308,19 @@ final class SheetFilling {
     /** The opening that the page gives; the others are for children of other weights. */
     private static List<CrotchOpening> openings(Fact.SheetValueRead said) {
         int opening = Integer.parseInt(said.says());
-        WeightBand none = new WeightBand(said.to().plus(Mass.ofKilograms(1000)), null);
         List<CrotchOpening> openings = new ArrayList<>();
         for (int i = 1; i < opening; i++) {
-            openings.add(new CrotchOpening(null, none));
+            openings.add(new CrotchOpening(null, NO_CHILD));
         }
         openings.add(new CrotchOpening(null, weights(said)));
         return openings;
     }
 
-    private static List<Harness.Loop> loops(Fact.SheetValueRead said) {
+    private List<Harness.Loop> loops(Fact.SheetValueRead said) {
+        int slot = slotAt(Integer.MAX_VALUE).orElse(0);
         return said.says().equals(SheetValues.NONE)
                 ? List.of()
-                : List.of(new Harness.Loop(said.says().toLowerCase(java.util.Locale.ROOT), 1, EVERY_SLOT));
+                : List.of(new Harness.Loop(said.says().toLowerCase(Locale.ROOT), slot, slot));
     }
 
     /** Where the sheet has lock-offs and says not on what, the reading says so; where it says nothing, which there are. */
@@ -258,6 +332,7 @@ final class SheetFilling {
         boolean none = read.get().value().says().equals(SheetValues.NONE);
         LockOff.On on = none ? null : LockOff.On.valueOf(read.get().value().says());
         if (!sheet.isLooked()) {
+            // Which part of the belt it takes was not asked: one for both is never taken to hold a lap belt alone.
             return stated(
                     read.get(), none ? List.of() : List.of(new LockOff(LockOff.Side.LEFT, LockOff.Part.BOTH, on)));
         }
@@ -400,17 +475,6 @@ final class SheetFilling {
                 belt,
                 "inflatable",
                 seen(sheet.belt().inflatable(), SheetValue.INFLATABLE, SheetValues.YES::equals, bag -> bag));
-        belt = Copies.with(
-                belt,
-                "retractor",
-                filled(sheet.belt().retractor(), SheetValue.RETRACTOR, read -> Belt.Retractor.valueOf(read.says())));
-        belt = Copies.with(
-                belt,
-                "latchPlate",
-                filled(
-                        sheet.belt().latchPlate(),
-                        SheetValue.LATCH_PLATE,
-                        read -> Belt.LatchPlate.valueOf(read.says())));
         return Copies.with(place, "belt", belt);
     }
 

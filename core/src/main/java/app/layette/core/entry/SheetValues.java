@@ -50,8 +50,6 @@ public final class SheetValues {
             case BELT_KIND -> names(Belt.Kind.values());
             case FACING -> names(SeatingPosition.Facing.values());
             case FLOOR -> names(SeatingPosition.Floor.values());
-            case RETRACTOR -> names(Belt.Retractor.values());
-            case LATCH_PLATE -> names(Belt.LatchPlate.values());
             case INFLATABLE, APPROVED_HERE, BASE_LISTED, CLIP, PANEL, END_STRAPS -> List.of(YES, NO);
             case LIFE -> List.of(NOT_STATED);
             case CRASH_RULE -> names(CrashRule.values());

@@ -8,9 +8,7 @@ import app.layette.core.entry.FittingRecord.Unit;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
-import app.layette.core.evidence.SheetValue;
 import app.layette.core.evidence.SheetVersion;
-import app.layette.core.evidence.Source;
 import app.layette.core.evidence.Speaker;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
@@ -19,8 +17,6 @@ import app.layette.core.seat.InsertPiece;
 import app.layette.core.seat.LengthLimit;
 import app.layette.core.seat.SeatKind;
 import app.layette.core.seat.SeatSheet;
-import app.layette.core.seat.Shell;
-import app.layette.core.table.Copies;
 import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.VehicleSheet;
@@ -77,8 +73,9 @@ public final class Situation {
                 .map(entry -> entry.at(practice.zone()))
                 .toList();
         boolean asBefore = isAsBefore(about);
+        Set<UUID> brought = broughtWith(record.entries());
         this.facts = new Facts(about.stream()
-                .filter(entry -> asBefore || !isOfEarlierFitting(entry))
+                .filter(entry -> asBefore || !isOfEarlierFitting(entry, brought))
                 .toList());
         this.alone = record.riders().size() == 1 && record.units().size() == 1;
         this.changes = Changes.in(facts.entries(), ofThisUnit(counting, unit, known), unit.sheet());
@@ -118,13 +115,26 @@ public final class Situation {
     }
 
     /** What an earlier fitting says of seat, papers, place and settings; measures are carried with or without it. */
-    private static boolean isOfEarlierFitting(Entry entry) {
+    private static boolean isOfEarlierFitting(Entry entry, Set<UUID> brought) {
         Fact fact = entry.fact();
         boolean measure = fact instanceof Fact.ChildDescribed
                 || fact instanceof Fact.Weighed
                 || fact instanceof Fact.LengthMeasured
                 || fact instanceof Fact.ShoulderSeen;
-        return entry.how().isCarried() && !measure;
+        boolean came = entry.look() != null && brought.contains(entry.look()) && !isSince(fact);
+        return came || entry.how().isCarried() && !measure;
+    }
+
+    /** What came with the answer that nothing was done since goes with it: pages and a car's sheet among it. */
+    private static Set<UUID> broughtWith(List<Entry> entries) {
+        return entries.stream()
+                .filter(entry -> isSince(entry.fact()) && entry.look() != null)
+                .map(Entry::look)
+                .collect(Collectors.toSet());
+    }
+
+    private static boolean isSince(Fact fact) {
+        return fact instanceof Fact.Answered answered && answered.question() == Question.SINCE;
     }
 
     /** What another rider or unit is told, weighed or answered says nothing of this one. */
@@ -190,42 +200,22 @@ public final class Situation {
         if (seatInstead.isPresent()) {
             return seatInstead;
         }
-        SheetFilling filling =
-                new SheetFilling(readSince(Change.OTHER_SEAT)).forChild(weight().map(Stamped::value), ageDays());
+        SheetFilling filling = new SheetFilling(readOfThisSeat())
+                .forChild(weight().map(Stamped::value), ageDays())
+                .forSlots(history(Fact.SlotsSet.class));
         Optional<String> base = label(Fact.Part.BASE).map(label -> label.value().model());
         return seatOfSheet()
-                .map(sheet ->
-                        weighed(filling.seat(sheet, practice.lawCountry(), base.filter(each -> !each.isBlank()))));
+                .map(sheet -> SheetFilling.weighed(sheet, facts.pages(Fact.QuantityRead.class)))
+                .map(sheet -> filling.seat(sheet, practice.lawCountry(), base.filter(each -> !each.isBlank())));
     }
 
-    /** SUIT-10: masses that no sheet has, read on a page. */
-    private SeatSheet weighed(SeatSheet sheet) {
-        Shell shell = sheet.shell();
-        Evidence<Mass> carrier = massOnPage(Fact.Quantity.CARRIER_MASS, shell.carrierMass());
-        Evidence<Mass> base = massOnPage(Fact.Quantity.BASE_MASS, shell.baseMass());
-        boolean same = carrier == shell.carrierMass() && base == shell.baseMass();
-        return same
-                ? sheet
-                : Copies.with(
-                        sheet, "shell", Copies.with(Copies.with(shell, "carrierMass", carrier), "baseMass", base));
+    private List<Stamped<Fact.SheetValueRead>> readOfThisSeat() {
+        return readSince(Set.of(Change.OTHER_SEAT, Change.LABEL_CORRECTED));
     }
 
-    private Evidence<Mass> massOnPage(Fact.Quantity quantity, Evidence<Mass> ofSheet) {
-        return ofSheet.isLooked()
-                ? ofSheet
-                : facts.pages(Fact.QuantityRead.class).stream()
-                        .filter(page -> page.value().quantity() == quantity
-                                && page.value().mass() != null)
-                        .reduce((first, second) -> second)
-                        .map(page -> Evidence.stated(
-                                page.value().mass(),
-                                new Source("manual", page.how().place(), page.on())))
-                        .orElse(ofSheet);
-    }
-
-    /** What was read or seen since the last change of this kind: what was read of another seat or car says nothing. */
-    private List<Stamped<Fact.SheetValueRead>> readSince(Change change) {
-        int since = lastChange(Set.of(change), 0);
+    /** What was read or seen since the last of these changes: what was read of another seat or car says nothing. */
+    private List<Stamped<Fact.SheetValueRead>> readSince(Set<Change> others) {
+        int since = lastChange(others, 0);
         return history(Fact.SheetValueRead.class).stream()
                 .filter(read -> read.seq() > since)
                 .toList();
@@ -254,7 +244,7 @@ public final class Situation {
         if (carInstead.isPresent()) {
             return carInstead;
         }
-        SheetFilling filling = new SheetFilling(readSince(Change.OTHER_CAR));
+        SheetFilling filling = new SheetFilling(readSince(Set.of(Change.OTHER_CAR)));
         return carOfSheet().map(sheet -> filling.car(sheet, sheet.sheet().id().equals(QuickCar.SHEET)));
     }
 
@@ -554,11 +544,7 @@ public final class Situation {
                 .filter(read -> isQuickSeat() && read.value().slots() != null)
                 .map(read -> read.value().slots())
                 .or(() -> seat().flatMap(seat -> seat.shell().slots().value()).map(List::size))
-                .or(() -> readSince(Change.OTHER_SEAT).stream()
-                        .filter(read -> read.value().value() == SheetValue.SLOTS
-                                && read.how().isReadInDocument())
-                        .map(read -> Integer.valueOf(read.value().says()))
-                        .reduce((first, second) -> second))
+                .or(() -> new SheetFilling(readOfThisSeat()).slots())
                 .orElse(0);
     }
 

@@ -13,8 +13,6 @@ public enum SheetValue {
     FACING(Of.PLACE),
     /** Under a load leg (CAB-8). */
     FLOOR(Of.PLACE),
-    RETRACTOR(Of.PLACE),
-    LATCH_PLATE(Of.PLACE),
     /** Whether the seat is approved for the country of use (CND-7). */
     APPROVED_HERE(Of.SEAT),
     /** Years of use, or that the maker states none (CND-1). */

@@ -3,7 +3,6 @@ package app.layette.core.gate;
 import app.layette.core.entry.Method;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.table.CsvTable;
-import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
@@ -34,9 +33,9 @@ public final class Required {
         columns.forEach(method -> required.put(method, EnumSet.noneOf(Conclusion.class)));
         Set<Conclusion> named = EnumSet.noneOf(Conclusion.class);
         for (List<String> cells : rows.subList(1, rows.size())) {
-            Conclusion conclusion = constant(Conclusion.class, cells.get(0));
+            Conclusion conclusion = CsvTable.constant(FILE, Conclusion.class, cells.get(0));
             if (!named.add(conclusion)) {
-                throw damaged("names " + conclusion + " twice");
+                throw CsvTable.damaged(FILE, "names " + conclusion + " twice");
             }
             for (int i = 0; i < columns.size(); i++) {
                 if (isYes(cells.get(i + 1))) {
@@ -45,11 +44,11 @@ public final class Required {
             }
         }
         if (named.size() < Conclusion.values().length) {
-            throw damaged("has no row for " + EnumSet.complementOf(EnumSet.copyOf(named)));
+            throw CsvTable.damaged(FILE, "has no row for " + EnumSet.complementOf(EnumSet.copyOf(named)));
         }
         required.forEach((method, conclusions) -> {
             if (conclusions.isEmpty()) {
-                throw damaged("asks nothing of " + method);
+                throw CsvTable.damaged(FILE, "asks nothing of " + method);
             }
         });
         return required;
@@ -57,33 +56,22 @@ public final class Required {
 
     private static List<Method> columns(List<String> heading) {
         if (!heading.get(0).equals("conclusion")) {
-            throw damaged("has the heading " + heading.get(0) + " where the conclusions stand");
+            throw CsvTable.damaged(FILE, "has the heading " + heading.get(0) + " where the conclusions stand");
         }
         List<Method> columns = heading.subList(1, heading.size()).stream()
-                .map(name -> constant(Method.class, name))
+                .map(name -> CsvTable.constant(FILE, Method.class, name))
                 .toList();
         if (columns.size() != Method.values().length || Set.copyOf(columns).size() != columns.size()) {
-            throw damaged("has the columns " + heading + "; allowed is each method once");
+            throw CsvTable.damaged(FILE, "has the columns " + heading + "; allowed is each method once");
         }
         return columns;
     }
 
     private static boolean isYes(String cell) {
         if (!cell.equals("yes") && !cell.equals("-")) {
-            throw damaged("has a cell (" + cell + "); allowed yes and -");
+            throw CsvTable.damaged(FILE, "has a cell (" + cell + "); allowed yes and -");
         }
         return cell.equals("yes");
-    }
-
-    private static <E extends Enum<E>> E constant(Class<E> type, String name) {
-        return Arrays.stream(type.getEnumConstants())
-                .filter(each -> each.name().equals(name))
-                .findFirst()
-                .orElseThrow(() -> damaged("names (" + name + "), which is no " + type.getSimpleName()));
-    }
-
-    private static IllegalStateException damaged(String how) {
-        return new IllegalStateException("The table " + FILE + " is damaged: it " + how);
     }
 
     /** In the order of the work; never empty. */

@@ -28,10 +28,6 @@ import java.util.Optional;
 
 /** How each ask looks when it is in order here; nothing where sheets and measures do not say it. */
 final class Drawn {
-    private static final Length FLAT_HAND = Length.ofMillimetres(30);
-    private static final Length TWO_INCHES = Length.ofMillimetres(50);
-    private static final Length AN_INCH = Length.ofMillimetres(25);
-
     private final FittingPlan plan;
     private final Situation situation;
 
@@ -120,9 +116,7 @@ final class Drawn {
     }
 
     private Optional<Answer> headRoom() {
-        return HeadRoom.asked(situation)
-                .filter(asked -> !asked.isMoreThan(TWO_INCHES))
-                .map(asked -> eye(Question.HEAD_ROOM, asked.isMoreThan(AN_INCH) ? "AT_LEAST_50" : "AT_LEAST_25"));
+        return HeadRoom.asked(situation).flatMap(HeadRoom::enoughByEye).map(enough -> eye(Question.HEAD_ROOM, enough));
     }
 
     /** HAR-1, HAR-4: all four in the slot at or next below the shoulder, on the loop that the sheet gives it. */
@@ -166,10 +160,10 @@ final class Drawn {
 
     /** CAB-10: where more than a flat hand is asked, as much as is asked. */
     private Answer gap(Length asked) {
-        return asked.isMoreThan(FLAT_HAND)
-                ? new Answer(
-                        asked.millimetres() + " mm", new Fact.LengthMeasured(unit(), Fact.Dimension.GAP, asked, null))
-                : eye(Question.GAP, "FLAT_HAND");
+        return GapToFrontSeat.isToldByHand(asked)
+                ? eye(Question.GAP, "FLAT_HAND")
+                : new Answer(
+                        asked.millimetres() + " mm", new Fact.LengthMeasured(unit(), Fact.Dimension.GAP, asked, null));
     }
 
     private Optional<Answer> handle() {

@@ -4,7 +4,6 @@ import app.layette.core.entry.How;
 import app.layette.core.run.Ask;
 import app.layette.core.table.CsvTable;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
@@ -47,10 +46,10 @@ final class LookTable {
     static List<Row> read(List<List<String>> cells) {
         List<Row> rows = new ArrayList<>();
         for (List<String> row : cells) {
-            LookKey look = constant(LookKey.class, row.get(0));
-            Ask.Kind kind = constant(Ask.Kind.class, row.get(1));
+            LookKey look = CsvTable.constant(FILE, LookKey.class, row.get(0));
+            Ask.Kind kind = CsvTable.constant(FILE, Ask.Kind.class, row.get(1));
             if (OneLook.isAskedByItself(kind, row.get(2))) {
-                throw damaged("draws " + row + ", which is asked by itself");
+                throw CsvTable.damaged(FILE, "draws " + row + ", which is asked by itself");
             }
             rows.add(new Row(rows.size(), look, kind, row.get(2), row.get(3), how(row.get(4))));
         }
@@ -61,19 +60,8 @@ final class LookTable {
         return switch (known) {
             case "seen" -> How.MEASURED;
             case "told" -> How.TOLD;
-            default -> throw damaged("has the cell (" + known + "); allowed seen and told");
+            default -> throw CsvTable.damaged(FILE, "has the cell (" + known + "); allowed seen and told");
         };
-    }
-
-    private static <E extends Enum<E>> E constant(Class<E> type, String name) {
-        return Arrays.stream(type.getEnumConstants())
-                .filter(each -> each.name().equals(name))
-                .findFirst()
-                .orElseThrow(() -> damaged("names (" + name + "), which is no " + type.getSimpleName()));
-    }
-
-    private static IllegalStateException damaged(String how) {
-        return new IllegalStateException("The table " + FILE + " is damaged: it " + how);
     }
 
     /** The first row about an ask: what is taught with an act is told with that act, and else at the end. */

@@ -1,6 +1,7 @@
 package app.layette.core.look;
 
 import app.layette.core.entry.Change;
+import app.layette.core.entry.Question;
 import app.layette.core.entry.TeachItem;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.gate.Spoils;
@@ -11,6 +12,7 @@ import app.layette.core.run.Step;
 import app.layette.core.run.StepKey;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -43,27 +45,28 @@ public record OneLook(LookKey key, List<Mark> marks) {
             Ask.Kind.END,
             Ask.Kind.COUNTERSIGN);
 
-    private static final Set<String> QUESTIONS_ONE_BY_ONE = Set.of(
-            "CONDITION",
-            "CRASH",
-            "RECALL",
-            "AIRBAG_LAMP",
-            "BACK_ROW",
-            "LOCK_PROOF",
-            "SNUG",
-            "SINCE",
-            "MOVEMENT",
-            "SIDES",
-            "RETRACTOR",
-            "LATCH_PLATE",
-            "OWN_CONDITIONS");
+    private static final Set<Question> QUESTIONS_ONE_BY_ONE = EnumSet.of(
+            Question.CONDITION,
+            Question.CRASH,
+            Question.RECALL,
+            Question.AIRBAG_LAMP,
+            Question.BACK_ROW,
+            Question.LOCK_PROOF,
+            Question.SNUG,
+            Question.SINCE,
+            Question.MOVEMENT,
+            Question.SIDES,
+            Question.RETRACTOR,
+            Question.LATCH_PLATE,
+            Question.OWN_CONDITIONS);
 
     public OneLook {
         marks = List.copyOf(marks);
     }
 
     static boolean isAskedByItself(Ask.Kind kind, String key) {
-        return ONE_BY_ONE.contains(kind) || kind == Ask.Kind.QUESTION && QUESTIONS_ONE_BY_ONE.contains(key);
+        return ONE_BY_ONE.contains(kind)
+                || kind == Ask.Kind.QUESTION && QUESTIONS_ONE_BY_ONE.contains(Question.valueOf(key));
     }
 
     /**
@@ -112,9 +115,11 @@ public record OneLook(LookKey key, List<Mark> marks) {
     public static Optional<List<Mark>> told(FittingPlan plan, LookKey key, Set<String> tokens) {
         Drawn drawn = new Drawn(plan);
         List<Placed> found = new ArrayList<>();
+        boolean due = key != LookKey.RECHECK || plan.situation().isAsBefore();
         for (Step step : plan.run().steps()) {
+            boolean here = due && (key != LookKey.AGAIN || step.state() == Step.State.REOPENED);
             for (Ask ask : step.asks()) {
-                if (!ask.answered() && !ask.optional()) {
+                if (here && !ask.answered() && !ask.optional()) {
                     mark(key, step.key(), ask, drawn)
                             .filter(each -> tokens.contains(each.mark().token()))
                             .ifPresent(found::add);

@@ -114,7 +114,7 @@ final class PageAsks {
                 switch (value) {
                     case AIRBAG -> Conclusion.AIRBAG;
                     case ANCHORS, BORROWED_SPACING -> Conclusion.OWN_ANCHORS;
-                    case BELT_KIND, RETRACTOR, LATCH_PLATE -> Conclusion.BELT_LOCKS;
+                    case BELT_KIND -> Conclusion.BELT_LOCKS;
                     case INFLATABLE -> Conclusion.INFLATABLE_BELT;
                     case FACING -> Conclusion.VEHICLE_SEAT;
                     case FLOOR, LEG -> Conclusion.FLOOR_AND_LEG;

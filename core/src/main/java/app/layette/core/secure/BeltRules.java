@@ -205,9 +205,13 @@ public final class BeltRules {
                 return Verdict.open("BELT_TEST");
             }
             boolean onWhat = LockOffs.usable(situation).isEmpty();
-            return Verdict.judged(Finding.of(SEC_1, Weight.NOT_KNOWN, onWhat ? "lockOffOnWhat" : "beltNotKnown")
-                    .lacks(onWhat ? SheetValue.LOCK_OFFS : SheetValue.RETRACTOR)
-                    .changedBy(onWhat ? "SEAT_MANUAL" : "CAR_MANUAL"));
+            return Verdict.judged(
+                    onWhat
+                            ? Finding.of(SEC_1, Weight.NOT_KNOWN, "lockOffOnWhat")
+                                    .lacks(SheetValue.LOCK_OFFS)
+                                    .changedBy("SEAT_MANUAL")
+                            : Finding.of(SEC_1, Weight.NOT_KNOWN, "beltNotKnown")
+                                    .changedBy("CAR_MANUAL"));
         }
 
         private static Finding.Builder carSays(Situation situation) {

@@ -24,6 +24,9 @@ import java.util.Optional;
  * profile asks. Answered by tape (crown against the shell's head end) or by eye in bands of 25 mm; the later look counts.
  */
 public final class HeadRoom implements Rule {
+    private static final Length AN_INCH = Length.ofMillimetres(25);
+    private static final Length TWO_INCHES = Length.ofMillimetres(50);
+
     @Override
     public Conclusion conclusion() {
         return Conclusion.HEAD_ROOM;
@@ -128,12 +131,19 @@ public final class HeadRoom implements Rule {
                 .or(() -> byEye);
     }
 
+    /** The answer by eye that is enough for what is asked; empty where only a tape tells. */
+    public static Optional<String> enoughByEye(Length asked) {
+        if (asked.isMoreThan(TWO_INCHES)) {
+            return Optional.empty();
+        }
+        return Optional.of(asked.isMoreThan(AN_INCH) ? "AT_LEAST_50" : "AT_LEAST_25");
+    }
+
     private static Room seen(Stamped<String> answer) {
         return switch (answer.value()) {
-            case "AT_LEAST_50" -> new Room(Length.ofMillimetres(50), Optional.empty(), answer, true);
-            case "AT_LEAST_25" ->
-                new Room(Length.ofMillimetres(25), Optional.of(Length.ofMillimetres(50)), answer, true);
-            default -> new Room(Length.ZERO, Optional.of(Length.ofMillimetres(25)), answer, true);
+            case "AT_LEAST_50" -> new Room(TWO_INCHES, Optional.empty(), answer, true);
+            case "AT_LEAST_25" -> new Room(AN_INCH, Optional.of(TWO_INCHES), answer, true);
+            default -> new Room(Length.ZERO, Optional.of(AN_INCH), answer, true);
         };
     }
 }

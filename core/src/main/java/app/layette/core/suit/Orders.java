@@ -57,6 +57,11 @@ public final class Orders implements Rule {
      * of none does not end it, and neither does one that is known less well.
      */
     public static Optional<Ordered> standing(Situation situation) {
+        return inForce(situation).map(Stamped::value);
+    }
+
+    /** The same, with when and how it is known. */
+    public static Optional<Stamped<Ordered>> inForce(Situation situation) {
         Stamped<Ordered> standing = null;
         for (Stamped<Ordered> next : situation.history(Ordered.class)) {
             boolean byClinician = !isBlank(next.value().role());
@@ -70,7 +75,7 @@ public final class Orders implements Rule {
                 standing = next;
             }
         }
-        return Optional.ofNullable(standing).map(Stamped::value);
+        return Optional.ofNullable(standing);
     }
 
     private static boolean isBlank(String text) {

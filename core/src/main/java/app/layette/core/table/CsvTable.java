@@ -7,6 +7,7 @@ import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -33,6 +34,23 @@ public final class CsvTable {
             }
         }
         return rows.subList(1, rows.size());
+    }
+
+    /**
+     * The constant that a cell names.
+     *
+     * @throws IllegalStateException when it is none of its type
+     */
+    public static <E extends Enum<E>> E constant(String table, Class<E> type, String cell) {
+        return Arrays.stream(type.getEnumConstants())
+                .filter(each -> each.name().equals(cell))
+                .findFirst()
+                .orElseThrow(() -> damaged(table, "names (" + cell + "), which is no " + type.getSimpleName()));
+    }
+
+    /** What stops the program when a table cannot be read as it was meant. */
+    public static IllegalStateException damaged(String table, String how) {
+        return new IllegalStateException("The table " + table + " is damaged: it " + how);
     }
 
     private static IllegalStateException damaged(String name, List<String> cells, int columns) {

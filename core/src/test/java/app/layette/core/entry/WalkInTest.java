@@ -49,7 +49,8 @@ class WalkInTest {
                 from,
                 to,
                 routings,
-                HandlePosition.UP);
+                HandlePosition.UP,
+                null);
     }
 
     private static FittingBuilder withSeat(QuickSeatRead read) {
@@ -230,5 +231,54 @@ class WalkInTest {
             fitting.answer(Question.SINCE, since);
         }
         assertThat(fitting.state(Conclusion.PARTS).state() == State.PASSED).isEqualTo(counts);
+    }
+
+    private static Fact value(SheetValue value, String says) {
+        return new Fact.SheetValueRead("u1", value, null, says);
+    }
+
+    private static boolean isLooked(FittingBuilder fitting) {
+        return fitting.plan().situation().seat().orElseThrow().leg().isLooked();
+    }
+
+    @Test
+    void twoPagesThatDifferComeToNothing() {
+        FittingBuilder fitting = withSeat(seat(4, null, null, null, null)).page("9", value(SheetValue.LEG, "ALWAYS"));
+        assertThat(isLooked(fitting)).isTrue();
+        assertThat(isLooked(fitting.page("30", value(SheetValue.LEG, "NO_LEG"))))
+                .as("a later page never loosens an earlier one")
+                .isFalse();
+    }
+
+    @Test
+    void aBaseThatWasReadOnTheListIsThatBaseAlone() {
+        FittingBuilder fitting =
+                withSeat(seat(4, null, null, null, null)).page("9", value(SheetValue.BASE_LISTED, "YES"));
+        assertThat(fitting.state(Conclusion.BASE_FITS_CARRIER).state()).isEqualTo(State.PASSED);
+        fitting.correct(new Fact.LabelRead("u1", Fact.Part.BASE, "B-2", PartialDate.parse("2022-05"), null));
+        assertThat(fitting.state(Conclusion.BASE_FITS_CARRIER).state()).isNotEqualTo(State.PASSED);
+    }
+
+    @Test
+    void aLoopThatWasReadForOneSlotIsForThatSlotAlone() {
+        FittingBuilder fitting =
+                withSeat(seat(4, null, null, null, null)).without(Fact.LengthMeasured.class::isInstance);
+        fitting.add(new Fact.ShoulderSeen("r1", 1));
+        fitting.add(new Fact.SlotsSet("u1", 1, 1, 1, 1, "short")).page("9", value(SheetValue.LOOPS, "SHORT"));
+        assertThat(fitting.state(Conclusion.SLOT).state()).isEqualTo(State.PASSED);
+        fitting.add(new Fact.ShoulderSeen("r1", 2));
+        fitting.add(new Fact.SlotsSet("u1", 2, 2, 2, 2, "short"));
+        assertThat(fitting.state(Conclusion.SLOT).state()).isEqualTo(State.NOT_KNOWN);
+    }
+
+    @Test
+    void whatCameWithNothingSinceGoesWithSomethingSince() {
+        UUID since = new UUID(5, 5);
+        FittingBuilder fitting = withSeat(seat(4, null, null, null, null));
+        fitting.add(new Fact.CameBack("u1", new UUID(1, 1), FittingBuilder.TODAY.minusDays(20), "M-1", null));
+        fitting.answer(Question.SINCE, "NOTHING").lookOfLast(since);
+        fitting.page("9", value(SheetValue.LEG, "NO_LEG")).lookOfLast(since);
+        assertThat(isLooked(fitting)).isTrue();
+        assertThat(isLooked(fitting.answer(Question.SINCE, "SOMETHING"))).isFalse();
     }
 }

@@ -23,25 +23,18 @@ import app.layette.core.seat.SeatSheet;
 import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.VehicleSheet;
 import app.layette.formats.Examples;
+import app.layette.formats.SheetsLess;
 import app.layette.formats.document.CaseDocument;
-import app.layette.formats.document.RefusedDocumentException;
 import app.layette.formats.document.SheetReader;
-import app.layette.formats.json.LayetteJson;
 import java.nio.file.Path;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Function;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ArrayNode;
-import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Whatever value is taken out of a sheet, the fitting asks for it, and what a manual or a look answers there opens it again.
@@ -65,10 +58,10 @@ class EveryMissingHasItsAskTest {
         SeatSheet seat = example.sheets().seats().get(0);
         VehicleSheet car = example.sheets().cars().get(0);
         List<String> deadEnds = new ArrayList<>();
-        without(name, "seatSheets", SheetReader::seat)
+        SheetsLess.without(name, "seatSheets", SheetReader::seat)
                 .forEach((place, less) -> carry(example, new Sheets(List.of(less), List.of(car)))
                         .ifPresent(shut -> deadEnds.add("seat " + place + ": " + shut)));
-        without(name, "vehicleSheets", SheetReader::vehicle)
+        SheetsLess.without(name, "vehicleSheets", SheetReader::vehicle)
                 .forEach((place, less) -> carry(example, new Sheets(List.of(seat), List.of(less)))
                         .ifPresent(shut -> deadEnds.add("car " + place + ": " + shut)));
         assertThat(deadEnds).isEmpty();
@@ -236,46 +229,5 @@ class EveryMissingHasItsAskTest {
     private static FittingPlan plan(CaseDocument example, Sheets sheets, List<Entry> entries, FittingRecord.Unit unit) {
         FittingRecord record = new FittingRecord(example.record().riders(), List.of(unit), entries);
         return new FittingPlanner().plan(example.practice(), sheets, record, example.date());
-    }
-
-    /** The sheet without each of its fields in turn. */
-    private static <S> Map<String, S> without(String name, String field, Function<String, S> reading) {
-        JsonNode document = LayetteJson.strict().readTree(Examples.text("cases/" + name + ".json"));
-        JsonNode sheet = LayetteJson.strict()
-                .readTree(Examples.text("cases/" + document.get(field).get(0).asString()));
-        List<String> places = new ArrayList<>();
-        fields(sheet, "", places);
-        Map<String, S> all = new LinkedHashMap<>();
-        for (String place : places) {
-            ObjectNode copy = (ObjectNode) sheet.deepCopy();
-            int last = place.lastIndexOf('/');
-            ((ObjectNode) (last == 0 ? copy : copy.at(place.substring(0, last)))).remove(place.substring(last + 1));
-            try {
-                all.put(place, reading.apply(copy.toString()));
-            } catch (RefusedDocumentException e) {
-                // Needed: no sheet comes in without it.
-            }
-        }
-        return all;
-    }
-
-    private static void fields(JsonNode node, String path, List<String> places) {
-        if (node instanceof ObjectNode object) {
-            for (Map.Entry<String, JsonNode> field : object.properties()) {
-                String place = path + "/" + field.getKey();
-                boolean kept = field.getKey().equals("source")
-                        || place.startsWith("/documents")
-                        || place.startsWith("/shell/outline")
-                        || place.contains("frontSeat");
-                if (!kept) {
-                    places.add(place);
-                    fields(field.getValue(), place, places);
-                }
-            }
-        } else if (node instanceof ArrayNode array) {
-            for (int i = 0; i < array.size(); i++) {
-                fields(array.get(i), path + "/" + i, places);
-            }
-        }
     }
 }

@@ -140,8 +140,6 @@ final class Truth {
             case INFLATABLE -> yes(at(place).belt().inflatable());
             case FACING -> name(at(place).facing());
             case FLOOR -> name(at(place).floor());
-            case RETRACTOR -> name(at(place).belt().retractor());
-            case LATCH_PLATE -> name(at(place).belt().latchPlate());
             case APPROVED_HERE -> SheetValues.YES;
             case LIFE ->
                 seat.life()

@@ -1,7 +1,6 @@
 package app.layette.formats.taps;
 
 import app.layette.core.entry.Author;
-import app.layette.core.entry.CarriedOver;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FittingRecord;
@@ -13,6 +12,7 @@ import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingPlanner;
 import app.layette.core.harness.ShoulderAndSlots;
 import app.layette.core.look.OneLook;
+import app.layette.core.recheck.CarriedOver;
 import app.layette.core.recline.LevelWithChild;
 import app.layette.core.run.Ask;
 import app.layette.core.run.Run;

@@ -1,5 +1,13 @@
-package app.layette.core.entry;
+package app.layette.core.recheck;
 
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.How;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.QuickCar;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.suit.Orders;
+import app.layette.core.vehicle.SeatingPosition.Airbag;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -8,7 +16,8 @@ import java.util.Optional;
 /**
  * What an earlier fitting that was handed over says of the same seat, once its label is the same and nothing was done to
  * it since: label, papers, parts, place, method and settings, each with the day on which it was known first. Never level,
- * tests, webbing, clicks or clothing. A recall look-up keeps its own age.
+ * tests, webbing, clicks, clothing or an airbag that was off. A recall look-up keeps its own age. Nothing that was said
+ * here already is said again: an earlier word never comes after a later one.
  *
  * @param fact what is carried
  * @param how how it is known: carried from its day, or the page of a manual, which is as good today
@@ -23,36 +32,42 @@ public record CarriedOver(Fact fact, How how) {
     public static List<CarriedOver> of(Situation earlier, Situation now) {
         List<CarriedOver> carried = new ArrayList<>();
         for (Fact.Part part : Fact.Part.values()) {
-            add(carried, earlier.label(part));
+            unlessSaid(carried, earlier.label(part), now.label(part));
         }
         for (Question question : Question.values()) {
             if (question.isCarried()) {
-                add(
+                unlessSaid(
                         carried,
                         earlier.newest(Fact.Answered.class, fact -> fact.question() == question)
-                                .filter(answer -> question.isPassedBy(answer.how())));
+                                .filter(answer -> question.isPassedBy(answer.how())),
+                        now.answer(question));
             }
         }
-        add(carried, earlier.newest(Fact.Ordered.class));
-        add(carried, earlier.newest(Fact.Screened.class));
+        unlessSaid(carried, Orders.inForce(earlier), now.newest(Fact.Ordered.class));
+        unlessSaid(carried, earlier.newest(Fact.Screened.class), now.newest(Fact.Screened.class));
         earlier.seat().flatMap(seat -> seat.insert().value()).orElse(List.of()).stream()
-                .forEach(piece -> add(carried, earlier.insert(piece)));
-        add(carried, earlier.set(Fact.CrotchSet.class, fact -> true));
+                .forEach(piece -> unlessSaid(carried, earlier.insert(piece), now.insert(piece)));
+        unlessSaid(
+                carried, earlier.set(Fact.CrotchSet.class, fact -> true), now.set(Fact.CrotchSet.class, fact -> true));
         pages(carried, earlier);
         if (isSameCar(earlier, now)) {
             carOf(carried, earlier, now);
-            add(carried, earlier.placed());
-            add(carried, earlier.newest(Fact.DeviceSet.class));
-            add(
+            unlessSaid(carried, earlier.placed(), now.placed());
+            unlessSaid(carried, earlier.newest(Fact.DeviceSet.class), now.newest(Fact.DeviceSet.class));
+            unlessSaid(
                     carried,
                     earlier.newest(Fact.RollPlaced.class)
-                            .filter(roll -> roll.value().roll() != Fact.RollKind.NONE));
+                            .filter(roll -> roll.value().roll() != Fact.RollKind.NONE),
+                    now.newest(Fact.RollPlaced.class));
         }
         return List.copyOf(carried);
     }
 
-    private static void add(List<CarriedOver> carried, Optional<? extends Stamped<? extends Fact>> earlier) {
-        earlier.ifPresent(each -> carried.add(new CarriedOver(each.value(), from(each.on()))));
+    private static void unlessSaid(
+            List<CarriedOver> carried, Optional<? extends Stamped<? extends Fact>> earlier, Optional<?> here) {
+        if (here.isEmpty()) {
+            earlier.ifPresent(each -> carried.add(new CarriedOver(each.value(), from(each.on()))));
+        }
     }
 
     private static How from(LocalDate day) {
@@ -85,17 +100,35 @@ public record CarriedOver(Fact fact, How how) {
         if (now.car().isPresent()) {
             return;
         }
-        List<Stamped<Fact.QuickCarSeen>> seen = earlier.history(Fact.QuickCarSeen.class);
         boolean described = earlier.car()
                 .filter(car -> car.sheet().id().equals(QuickCar.SHEET))
                 .isPresent();
         if (described) {
-            seen.forEach(each -> carried.add(new CarriedOver(each.value(), each.how())));
+            earlier.history(Fact.QuickCarSeen.class)
+                    .forEach(seen -> carried.add(new CarriedOver(withoutSwitch(seen.value()), from(seen.on()))));
         } else {
             earlier.car()
                     .map(car ->
                             new Fact.SheetAdopted(car.sheet().id(), car.sheet().version(), Fact.Adoption.ADOPTED, null))
-                    .ifPresent(adopted -> carried.add(new CarriedOver(adopted, How.MEASURED)));
+                    .ifPresent(adopted -> carried.add(new CarriedOver(adopted, from(earlier.today()))));
         }
+    }
+
+    /** CAB-1: that an airbag was off is seen anew each time. */
+    private static Fact.QuickCarSeen withoutSwitch(Fact.QuickCarSeen seen) {
+        return seen.airbag() != Airbag.OFF_CONFIRMED
+                ? seen
+                : new Fact.QuickCarSeen(
+                        seen.of(),
+                        seen.name(),
+                        seen.position(),
+                        seen.facing(),
+                        null,
+                        seen.anchors(),
+                        seen.floor(),
+                        seen.retractor(),
+                        seen.latchPlate(),
+                        seen.belt(),
+                        seen.beltKind());
     }
 }

@@ -1,0 +1,2 @@
+/** A family that comes back: what its earlier fitting says of the same seat, once nothing was done to it since. */
+package app.layette.core.recheck;
