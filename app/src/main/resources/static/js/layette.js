@@ -134,7 +134,11 @@
   // The open question is in sight when the page opens, and stays so; what is in sight already is left alone.
   const inSight = (piece) => {
     const box = piece?.getBoundingClientRect();
-    if (box && (box.bottom > window.innerHeight || box.top < 0)) {
+    // The panel ends where the findings begin: below that nothing is seen, though the window goes on.
+    const panel = piece?.closest(".now")?.getBoundingClientRect();
+    const bottom = Math.min(window.innerHeight, panel?.bottom ?? window.innerHeight);
+    const top = Math.max(0, panel?.top ?? 0);
+    if (box && (box.bottom > bottom || box.top < top)) {
       const question = piece.closest(".ask") ?? piece;
       const tall = question.getBoundingClientRect().height > window.innerHeight * 0.8;
       (tall ? piece : question).scrollIntoView({ block: tall ? "center" : "nearest", behavior: "instant" });

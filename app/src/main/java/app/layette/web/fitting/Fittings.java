@@ -416,6 +416,8 @@ public class Fittings {
         Optional<Fact.LabelRead> label = before.label(Fact.Part.CARRIER).map(Stamped::value);
         return before.ended()
                 .filter(ended -> ended.value().ending() == Fact.Ending.HANDED_OVER)
+                // CND-3: whatever a family says, a seat of which a crash is known is looked at anew.
+                .filter(ended -> before.newest(Fact.CrashedSince.class).isEmpty())
                 .map(ended -> new Fact.CameBack(
                         UNIT,
                         earlier,

@@ -14,7 +14,7 @@ public final class Undoing {
     private Undoing() {}
 
     /** What one tap takes back, the last first: the last entry, or the whole look that it is a mark of. */
-    static List<Entry> whole(List<Entry> record, String author) {
+    public static List<Entry> whole(List<Entry> record, String author) {
         List<Entry> whole = new ArrayList<>();
         last(record, author).ifPresent(entry -> {
             whole.add(entry);

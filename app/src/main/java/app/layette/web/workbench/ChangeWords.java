@@ -4,9 +4,11 @@ import app.layette.core.entry.Fact;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.PlanDifference;
+import app.layette.core.gate.ConclusionState;
 import app.layette.core.rule.Conclusion;
 import app.layette.formats.wording.Wording;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,6 +16,8 @@ import java.util.stream.Collectors;
 
 /** Says what an entry changed. */
 final class ChangeWords {
+    private static final int MOST_NAMED = 6;
+
     private final FittingPlan plan;
     private final Wording words;
 
@@ -29,11 +33,18 @@ final class ChangeWords {
             named("changed.dropped", difference.dropped()).ifPresent(said::add);
             named("changed.added", difference.added()).ifPresent(said::add);
         }
+        // What is not in order comes first: it is never among those that are only counted.
         difference.changes().stream()
                 .filter(each -> !difference.added().contains(each.conclusion()))
+                .sorted(Comparator.comparing(each -> each.to() == ConclusionState.State.PASSED))
                 .map(each -> words.say("conclusion." + each.conclusion()) + ": " + words.say("gateState." + each.to()))
                 .forEach(said::add);
-        return said;
+        if (said.size() <= MOST_NAMED + 1) {
+            return said;
+        }
+        List<String> first = new ArrayList<>(said.subList(0, MOST_NAMED));
+        first.add(words.say("change.andMore", Map.of("count", Argument.of(said.size() - MOST_NAMED))));
+        return first;
     }
 
     private boolean isChosenAgain() {

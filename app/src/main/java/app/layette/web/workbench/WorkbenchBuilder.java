@@ -8,6 +8,7 @@ import app.layette.core.drawing.Shape;
 import app.layette.core.drawing.TimelineView;
 import app.layette.core.drawing.side.SideView;
 import app.layette.core.entry.Act;
+import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Situation;
 import app.layette.core.finding.Argument;
@@ -216,11 +217,19 @@ final class WorkbenchBuilder {
                         .filter(entry ->
                                 entry.at().toInstant().isAfter(looking.at().minus(LONGEST_UNDO))))
                 .map(entry -> new LastAnswer(
-                        new FactWords(words).says(entry.fact()),
+                        undone(entry),
                         focus.answered().step().isEmpty()
                                 ? current.key().name()
                                 : focus.answered().step(),
                         focus.answered().ask()));
+    }
+
+    /** What a tap takes back: the answer, or how many came with it. */
+    private String undone(Entry last) {
+        int together = Undoing.whole(situation.everything(), last.by().id()).size();
+        return together > 1
+                ? words.say("undo.whole", Map.of("count", Argument.of(together)))
+                : new FactWords(words).says(last.fact());
     }
 
     /** What comes next belongs to the child's measures and to the talk at the end. */

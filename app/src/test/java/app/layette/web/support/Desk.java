@@ -10,6 +10,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.PlaywrightException;
 import com.microsoft.playwright.Request;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
@@ -405,9 +406,18 @@ public final class Desk implements AutoCloseable {
         return lastSeen;
     }
 
+    /** For the report alone: a page that is just being left has nothing to show, and is no failure. */
+    private String seen() {
+        try {
+            return (String) page.evaluate("document.body.innerText.slice(0, " + MOST_SEEN + ")");
+        } catch (PlaywrightException e) {
+            return "(" + e.getMessage().lines().findFirst().orElse("") + ")";
+        }
+    }
+
     @Override
     public void close() {
-        lastSeen = page.url() + " " + page.evaluate("document.body.innerText.slice(0, " + MOST_SEEN + ")") + complaints;
+        lastSeen = page.url() + " " + seen() + complaints;
         context.close();
     }
 }

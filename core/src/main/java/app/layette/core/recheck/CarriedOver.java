@@ -30,6 +30,10 @@ public record CarriedOver(Fact fact, How how) {
      * @param now the new one: another car that was chosen for it takes the place's side of it away
      */
     public static List<CarriedOver> of(Situation earlier, Situation now) {
+        if (earlier.newest(Fact.CrashedSince.class).isPresent()) {
+            // CND-3: whatever a family says, a seat of which a crash is known is looked at anew.
+            return List.of();
+        }
         List<CarriedOver> carried = new ArrayList<>();
         for (Fact.Part part : Fact.Part.values()) {
             unlessSaid(carried, earlier.label(part), now.label(part));

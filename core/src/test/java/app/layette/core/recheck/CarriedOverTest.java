@@ -60,6 +60,13 @@ class CarriedOverTest {
     }
 
     @Test
+    void nothingIsCarriedOfASeatThatWasInACrashSince() {
+        FittingBuilder earlier = FittingBuilder.ready();
+        earlier.add(new Fact.CrashedSince("u1", FittingBuilder.TODAY));
+        assertThat(carried(earlier, NEW)).isEmpty();
+    }
+
+    @Test
     void theOrderInForceIsCarriedNotAFamilysWordAfterIt() {
         FittingBuilder earlier = FittingBuilder.ready();
         earlier.add(new Fact.Ordered(
