@@ -57,6 +57,8 @@ public class Security {
                                 "/favicon.svg",
                                 "/manifest.webmanifest",
                                 "/sw.js",
+                                "/rules",
+                                "/rules/*",
                                 "/f/*",
                                 "/f/*/calendar.ics",
                                 "/calendar/*")

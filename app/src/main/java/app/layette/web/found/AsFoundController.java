@@ -10,6 +10,7 @@ import app.layette.core.fitting.FittingState;
 import app.layette.core.misuse.AsFound;
 import app.layette.core.misuse.Misuses;
 import app.layette.core.run.StepKey;
+import app.layette.formats.rules.RuleWords;
 import app.layette.formats.svg.SvgWriter;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
@@ -42,12 +43,19 @@ class AsFoundController {
     /** A place of the walk, and what is known of it. */
     public record Place(String key, String says, String look, String lookSays, String mark) {}
 
-    /** Something that may be found. */
-    public record Choice(String misuse, String says, String weight, String weightSays, boolean found) {}
+    private static final RuleWords RULES = new RuleWords(Locale.ENGLISH);
 
-    /** Something that was found, how it stands now, since which entry, and the pictures of its area. */
+    /** Something that may be found, and how it is seen. */
+    public record Choice(String misuse, String says, String seen, String weight, String weightSays, boolean found) {}
+
+    /**
+     * Something that was found, why it matters and the rule that it is against, how it stands now, since which entry, and
+     * the pictures of its area.
+     */
     public record Line(
             String says,
+            String why,
+            String rule,
             String area,
             String areaKey,
             String now,
@@ -158,6 +166,7 @@ class AsFoundController {
                 .map(misuse -> new Choice(
                         misuse.name(),
                         words.say("misuse." + misuse),
+                        RULES.seen(misuse),
                         Misuses.of(misuse).weight().name().toLowerCase(Locale.ROOT),
                         words.say("weight." + Misuses.of(misuse).weight()),
                         asFound.found().stream().anyMatch(found -> found.misuse() == misuse)))
@@ -168,6 +177,8 @@ class AsFoundController {
         Misuses.Row row = Misuses.of(found.misuse());
         return new Line(
                 words.say("misuse." + found.misuse()),
+                RULES.why(found.misuse()),
+                RuleWords.rule(found.misuse()).text(),
                 words.say("drawing.asFound." + row.area()),
                 row.area().name(),
                 found.now().name().toLowerCase(Locale.ROOT),

@@ -6,6 +6,7 @@ import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Permission;
 import app.layette.core.finding.Argument;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.fitting.DatedEvent;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingState;
@@ -39,8 +40,8 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
     private static final int RIDES = 6;
     private static final int MOST_MARKS = 6;
 
-    /** A setting: what it is, how to keep it, and why. */
-    public record Panel(String picture, String title, String how, String why) {}
+    /** A setting: what it is, how to keep it, why, and the rule whose page says more. */
+    public record Panel(String picture, String title, String how, String why, RuleCode rule) {}
 
     /** One drawing of each ride. */
     public record Ride(String picture, String says) {}
@@ -94,10 +95,14 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
                             .isPresent();
         }
 
-        private void panel(String key, String picture, Map<String, Argument> values) {
+        private void panel(String key, String picture, Map<String, Argument> values, RuleCode rule) {
             String why = "fridge." + key + ".why";
             panels.add(new Panel(
-                    picture, words.say("fridge." + key, values), words.say("fridge." + key + ".how"), words.say(why)));
+                    picture,
+                    words.say("fridge." + key, values),
+                    words.say("fridge." + key + ".how"),
+                    words.say(why),
+                    rule));
         }
 
         private void slot() {
@@ -112,7 +117,8 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
                         FamilyPictures.slot(Math.max(slots, chosen), chosen),
                         words.say("fridge." + key, Map.of("slot", Argument.of(chosen))),
                         words.say("fridge.SLOT.how"),
-                        words.say("fridge.SLOT.why")));
+                        words.say("fridge.SLOT.why"),
+                        RuleCode.HAR_1));
             });
         }
 
@@ -141,7 +147,8 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
                             FamilyPictures.device(kind, set.step()),
                             words.say("fridge.DEVICE." + kind, Map.of("step", Argument.of(set.step()))),
                             words.say("fridge.DEVICE.how"),
-                            words.say("fridge.DEVICE.why"))));
+                            words.say("fridge.DEVICE.why"),
+                            RuleCode.REC_4)));
         }
 
         private void level() {
@@ -156,7 +163,8 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
                                     Wording.capital(words.say("reading." + indicator.kind() + "."
                                             + level.value().reading())),
                                     words.say("fridge.LEVEL.how"),
-                                    words.say("fridge.LEVEL.why")))));
+                                    words.say("fridge.LEVEL.why"),
+                                    RuleCode.REC_1))));
         }
 
         private void handle() {
@@ -164,7 +172,8 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
                     .ifPresent(position -> panel(
                             "HANDLE",
                             FamilyPictures.handle(position),
-                            Map.of("position", new Argument.OfKey("handle." + position))));
+                            Map.of("position", new Argument.OfKey("handle." + position)),
+                            RuleCode.SEC_9));
         }
 
         /** As it was set; at the bedside the first position that the seat's manual allows. */
@@ -190,7 +199,8 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
                                 Wording.capital(named(piece.name())) + ": "
                                         + words.say(set.value().in() ? "insert.in" : "insert.out"),
                                 words.say("fridge.INSERT.how"),
-                                words.say("fridge.INSERT.why"))));
+                                words.say("fridge.INSERT.why"),
+                                RuleCode.SUIT_9)));
             }
         }
 
@@ -209,7 +219,8 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
                     FamilyPictures.belt(fixingOf(plan.method())),
                     Wording.capital(words.say("method." + plan.method())),
                     words.say("fridge.FIXING.how"),
-                    words.say("fridge.FIXING.why")));
+                    words.say("fridge.FIXING.why"),
+                    RuleCode.SEC_3));
         }
 
         private List<Ride> rides() {

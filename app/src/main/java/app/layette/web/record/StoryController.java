@@ -7,10 +7,12 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Rights;
 import app.layette.core.finding.Argument;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.practice.Practice;
 import app.layette.formats.record.FactWords;
 import app.layette.formats.record.Seal;
+import app.layette.formats.rules.RuleWords;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
@@ -69,6 +71,7 @@ class StoryController {
      * @param photo the picture that it kept; {@code null} for none
      * @param standing how a trainee's correction after the end stands, in words; empty where it simply counts
      * @param waits whether it waits for a signature that who looks may give
+     * @param rule the code of the rule that it is about; {@code null} for none
      * @param mayWithdraw whether it can be taken back as a mistake
      * @param chosen whether it is being corrected now
      * @param fields to correct it with; empty where it cannot be corrected, or is not being corrected
@@ -90,6 +93,7 @@ class StoryController {
             String of,
             String standing,
             boolean waits,
+            String rule,
             boolean mayWithdraw,
             boolean chosen,
             List<CorrectionForm.Field> fields) {}
@@ -278,6 +282,7 @@ class StoryController {
                     fact.of(),
                     counts ? "" : words.say(afterwards.waits(entry.id()) ? "record.waits" : "record.declined"),
                     afterwards.waits(entry.id()) && Rights.signs(right.role()),
+                    RuleWords.rule(fact).map(RuleCode::text).orElse(null),
                     stands && right.may(Rights.Way.WITHDRAW, fact),
                     here,
                     correctable ? CorrectionForm.fields(fact, words) : List.of()));

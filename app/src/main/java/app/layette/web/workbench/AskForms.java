@@ -31,6 +31,13 @@ import java.util.function.Function;
 
 /** Builds the forms of asks: shared parts, and the asks that are a plain question by eye. */
 class AskForms {
+    /** The sayings that stand in the place of "as the sheet says". */
+    private static final Map<Question, String> SAID = Map.of(
+            Question.BASE_SET_UP, "baseSetUp",
+            Question.SIDE_ELEMENT, "sideElement",
+            Question.LIES_FLAT, "head",
+            Question.COVERS, "covers");
+
     /** Field that says that the caregiver did it, the technician watching. */
     static final String TAUGHT = "taught";
 
@@ -66,7 +73,7 @@ class AskForms {
                 .map(answer -> new Button(
                         "answer",
                         answer,
-                        Wording.capital(ofMethod("answer." + question + "." + answer)),
+                        Wording.capital(answer(question, answer)),
                         AnswerPicture.of(question.name(), answer).orElse(""),
                         given.filter(answer::equals).isPresent()))
                 .toList();
@@ -75,8 +82,7 @@ class AskForms {
         place.ifPresent(each -> hidden.put("place", each.toString()));
         forms.add(new Form(hidden, buttons, List.of(), ""));
         forms.addAll(more);
-        String current = given.map(answer -> ofMethod("answer." + question + "." + answer))
-                .orElse("");
+        String current = given.map(answer -> answer(question, answer)).orElse("");
         return new AskView(
                 id(ask),
                 place.map(each -> words.say(
@@ -91,6 +97,19 @@ class AskForms {
                 ask.answered(),
                 current,
                 forms);
+    }
+
+    /** An answer in words; instead of "as the sheet says" what the sheet says, where it says it. */
+    private String answer(Question question, String answer) {
+        String key = "answer." + question + "." + answer;
+        return SAID.entrySet().stream()
+                .filter(each -> each.getKey() == question && words.knows(key + ".said"))
+                .flatMap(each -> plan.run().steps().stream()
+                        .flatMap(step -> step.says().stream())
+                        .filter(saying -> saying.isAbout(each.getValue())))
+                .findFirst()
+                .map(saying -> words.say(key + ".said", saying.arguments()))
+                .orElseGet(() -> ofMethod(key));
     }
 
     /** The words of the chosen method where it has its own. */

@@ -370,12 +370,23 @@ public final class Desk implements AutoCloseable {
         assertThat(page.evaluate(NAMES_WITHOUT_THEIR_LABEL))
                 .as("%s: what a button shows is part of its name", what)
                 .isEqualTo("");
+        keeps(what, axe().withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa")));
+    }
+
+    /** The same page in dark: its colours are all that differs. */
+    public void isReadableInTheDark(String what) {
+        page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
+        keeps(what + " in the dark", axe().withRules(List.of("color-contrast")));
+        page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));
+    }
+
+    private AxeBuilder axe() {
         // No page holds frames: without them it needs no second, empty page to sum up in.
-        List<Rule> violations = new AxeBuilder(page)
-                .setLegacyMode(true)
-                .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
-                .analyze()
-                .getViolations();
+        return new AxeBuilder(page).setLegacyMode(true);
+    }
+
+    private static void keeps(String what, AxeBuilder axe) {
+        List<Rule> violations = axe.analyze().getViolations();
         assertThat(violations)
                 .as(
                         "%s: %s",

@@ -50,9 +50,14 @@ public record AnsweredByEye(
         return verdict.passes() && !question.isPassedBy(given.how()) ? Verdict.open(TOLD_ONLY) : verdict;
     }
 
-    /** The finding that an answer makes by itself; its reason is the answer in camel case. */
+    /**
+     * The finding that an answer makes by itself; its reason is the answer in camel case. An answer that leaves it not
+     * known leads back to the question: somebody has to find the page, or somebody else to look.
+     */
     public static Finding.Builder finding(Question question, String answer, Weight weight) {
-        return Finding.of(question.rule(), weight, reason(answer)).changedBy(question.name());
+        Finding.Builder finding =
+                Finding.of(question.rule(), weight, reason(answer)).changedBy(question.name());
+        return weight == Weight.NOT_KNOWN ? finding.changedBy(Verdict.AGAIN) : finding;
     }
 
     private static String reason(String answer) {

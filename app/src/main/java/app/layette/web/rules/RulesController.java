@@ -1,0 +1,142 @@
+package app.layette.web.rules;
+
+import app.layette.core.entry.Answers;
+import app.layette.core.entry.Question;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.finding.Weight;
+import app.layette.core.misuse.Misuses;
+import app.layette.formats.rules.RuleWords;
+import app.layette.formats.svg.AnswerPicture;
+import app.layette.formats.wording.Wording;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
+
+/**
+ * The page of each rule, in English and Spanish. It tells of nobody and asks for nobody: a family comes here from its own
+ * page, without signing in.
+ */
+@Controller
+class RulesController {
+    private static final String SPANISH = "es";
+    /** Slots and the slot at the shoulder in the picture of HAR-1. */
+    private static final int SLOTS = 4;
+
+    private static final int AT_SHOULDER = 2;
+
+    private static final Map<String, Tongue> TONGUES =
+            Map.of("en", new Tongue(Locale.ENGLISH), SPANISH, new Tongue(Locale.forLanguageTag(SPANISH)));
+
+    /** The words of one language. */
+    private record Tongue(RuleWords rules, Wording words) {
+        Tongue(Locale locale) {
+            this(new RuleWords(locale), new Wording(locale, Wording.DEFAULT_UNITS));
+        }
+    }
+
+    /** A misuse that the rule is there for: its weight, its name, how it is seen and why it matters. */
+    public record Wrong(String weight, String name, String seen, String why) {}
+
+    /** How an answer looks, and whether that is as it should be. */
+    public record Drawn(String picture, String weight, String says) {}
+
+    /** A family of rules. */
+    public record Family(String name, List<RuleWords.Page> rules) {}
+
+    @GetMapping("/rules")
+    String all(@RequestParam(defaultValue = "en") String lang, Model model) {
+        RuleWords words = spoken(lang, model).rules();
+        model.addAttribute(
+                "families",
+                words.families().entrySet().stream()
+                        .map(family -> new Family(
+                                family.getKey(),
+                                family.getValue().stream().map(words::page).toList()))
+                        .toList());
+        return "rules/all";
+    }
+
+    @GetMapping("/rules/{code}")
+    String one(@PathVariable String code, @RequestParam(defaultValue = "en") String lang, Model model) {
+        RuleCode rule = named(code);
+        Tongue tongue = spoken(lang, model);
+        RuleCode[] all = RuleCode.values();
+        model.addAttribute("rule", tongue.rules().page(rule));
+        model.addAttribute("code", rule.text());
+        model.addAttribute(
+                "before", rule.ordinal() == 0 ? Optional.empty() : Optional.of(all[rule.ordinal() - 1].text()));
+        model.addAttribute(
+                "next",
+                rule.ordinal() == all.length - 1 ? Optional.empty() : Optional.of(all[rule.ordinal() + 1].text()));
+        model.addAttribute("drawn", drawn(rule, tongue.rules()));
+        model.addAttribute(
+                "wrongs",
+                RuleWords.against(rule).stream()
+                        .map(misuse -> new Wrong(
+                                Misuses.of(misuse).weight().name().toLowerCase(Locale.ROOT),
+                                tongue.words().say("misuse." + misuse),
+                                tongue.rules().seen(misuse),
+                                tongue.rules().why(misuse)))
+                        .toList());
+        return "rules/one";
+    }
+
+    private static Tongue spoken(String lang, Model model) {
+        String spoken = TONGUES.containsKey(lang) ? lang : "en";
+        Tongue tongue = TONGUES.get(spoken);
+        model.addAttribute("lang", spoken);
+        model.addAttribute("other", spoken.equals(SPANISH) ? "en" : SPANISH);
+        model.addAttribute("here", asking(spoken));
+        model.addAttribute("there", asking(spoken.equals(SPANISH) ? "en" : SPANISH));
+        model.addAttribute("say", tongue.rules());
+        return tongue;
+    }
+
+    /** What an address ends with to be read in a language; English needs nothing. */
+    private static String asking(String lang) {
+        return lang.equals(SPANISH) ? "?lang=" + SPANISH : "";
+    }
+
+    private static RuleCode named(String code) {
+        return Arrays.stream(RuleCode.values())
+                .filter(rule -> rule.text().equalsIgnoreCase(code))
+                .findFirst()
+                .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    }
+
+    /** The pictures of the answers that this rule decides, in order first. */
+    private static List<Drawn> drawn(RuleCode rule, RuleWords words) {
+        List<Drawn> drawn = new ArrayList<>();
+        if (rule == RuleCode.HAR_1) {
+            drawn.add(new Drawn(AnswerPicture.shoulder(SLOTS, AT_SHOULDER), "holds", words.say("page.holds")));
+        }
+        for (Question question : Question.values()) {
+            if (question.rule() == rule) {
+                Answers.to(question)
+                        .forEach(answer -> AnswerPicture.of(question.name(), answer)
+                                .ifPresent(
+                                        picture -> drawn.add(drawn(picture, Answers.weight(question, answer), words))));
+            }
+        }
+        return drawn;
+    }
+
+    private static Drawn drawn(String picture, Optional<Weight> weight, RuleWords words) {
+        String says = weight.map(each -> each == Weight.HOLDS ? "page.holds" : "page.wrong")
+                .orElse("page.depends");
+        return new Drawn(
+                picture,
+                weight.map(each -> each.name().toLowerCase(Locale.ROOT)).orElse("advise"),
+                words.say(says));
+    }
+}

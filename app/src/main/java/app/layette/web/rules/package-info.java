@@ -1,0 +1,3 @@
+/** Every rule has its page: what, why, how it is seen, how it is put right, and where schools differ; open to anybody. */
+@org.springframework.modulith.ApplicationModule(displayName = "Rules")
+package app.layette.web.rules;
