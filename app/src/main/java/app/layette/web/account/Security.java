@@ -26,11 +26,24 @@ import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.savedrequest.CookieRequestCache;
 import org.springframework.security.web.savedrequest.RequestCache;
+import org.springframework.session.config.SessionRepositoryCustomizer;
+import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
 import org.springframework.session.jdbc.PostgreSqlJdbcIndexedSessionRepositoryCustomizer;
 
 /** Signing in, and what the browser may load: only what ships with the application, nothing inline. */
 @Configuration
 public class Security {
+    private static final String NOTED_ONCE_A_MINUTE = """
+            UPDATE %TABLE_NAME% AS kept
+            SET SESSION_ID = now.id, LAST_ACCESS_TIME = now.used, MAX_INACTIVE_INTERVAL = now.idle,
+                EXPIRY_TIME = now.over, PRINCIPAL_NAME = now.who
+            FROM (SELECT CAST(? AS CHAR(36)) AS id, CAST(? AS BIGINT) AS used, CAST(? AS INT) AS idle,
+                         CAST(? AS BIGINT) AS over, CAST(? AS VARCHAR(100)) AS who, CAST(? AS CHAR(36)) AS key) AS now
+            WHERE kept.PRIMARY_ID = now.key
+              AND (kept.SESSION_ID <> now.id OR kept.LAST_ACCESS_TIME < now.used - 60000
+                   OR kept.MAX_INACTIVE_INTERVAL <> now.idle OR kept.PRINCIPAL_NAME IS DISTINCT FROM now.who)
+            """;
+
     private static final int LONGEST_WAY_BACK = 1000;
     private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; "
             + "font-src 'self'; img-src 'self' data:; connect-src 'self'; form-action 'self'; base-uri 'none'; "
@@ -132,6 +145,15 @@ public class Security {
     @Bean
     PostgreSqlJdbcIndexedSessionRepositoryCustomizer sessionsOnPostgres() {
         return new PostgreSqlJdbcIndexedSessionRepositoryCustomizer();
+    }
+
+    /**
+     * That a session was used is noted once a minute, not with every answer: each note is a write to the disk. When a
+     * session is over is decided by {@link StillHere}, which keeps a note of its own.
+     */
+    @Bean
+    SessionRepositoryCustomizer<JdbcIndexedSessionRepository> sessionsNotedOnceAMinute() {
+        return sessions -> sessions.setUpdateSessionQuery(NOTED_ONCE_A_MINUTE);
     }
 
     @Bean

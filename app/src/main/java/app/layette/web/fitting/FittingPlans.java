@@ -13,19 +13,47 @@ import app.layette.web.account.Point;
 import app.layette.web.account.Viewing;
 import app.layette.web.practice.Profiles;
 import app.layette.web.shelf.Shelf;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.UUID;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 
 /** Asks the core what follows from the entries of a fitting today, with the profile and the sheets that it uses. */
 @Component
 class FittingPlans {
+    private static final int MOST_PLANS = 200;
+
     private final Profiles profiles;
     private final Shelf shelf;
     private final EntryLog log;
     private final Viewing viewing;
     private final FittingPlanner planner = new FittingPlanner();
+    private final Cache<UUID, Planned> plans =
+            Caffeine.newBuilder().maximumSize(MOST_PLANS).build();
+
+    /** All that a plan follows from. */
+    private record From(List<Entry> record, String seat, Practice practice, Sheets sheets, LocalDate day) {
+        /** Whether it is the same without reading it: entries and sheets are kept read, and never change. */
+        boolean isSame(From other) {
+            return record == other.record
+                    && seat.equals(other.seat)
+                    && day.equals(other.day)
+                    && practice.equals(other.practice)
+                    && isSame(sheets.seats(), other.sheets.seats())
+                    && isSame(sheets.cars(), other.sheets.cars());
+        }
+
+        private static boolean isSame(List<?> these, List<?> those) {
+            return these.size() == those.size()
+                    && IntStream.range(0, these.size()).allMatch(i -> these.get(i) == those.get(i));
+        }
+    }
+
+    private record Planned(From from, FittingPlan plan) {}
 
     FittingPlans(Profiles profiles, Shelf shelf, EntryLog log, Viewing viewing) {
         this.profiles = profiles;
@@ -36,7 +64,18 @@ class FittingPlans {
 
     /** What follows from everything that is stored. Not for a transaction that has stored an entry itself. */
     FittingPlan of(FittingRow row, Point point) {
-        return of(row, point, log.of(row));
+        return kept(row, point, log.of(row));
+    }
+
+    /** The same entries with the same sheets on the same day are planned once. */
+    private FittingPlan kept(FittingRow row, Point point, List<Entry> record) {
+        From from = from(row, point, record, viewing.today(point));
+        Planned known = plans.getIfPresent(row.id());
+        if (known == null || !known.from().isSame(from)) {
+            known = new Planned(from, plan(from));
+            plans.put(row.id(), known);
+        }
+        return known.plan();
     }
 
     /** What follows from these entries. */
@@ -46,16 +85,25 @@ class FittingPlans {
 
     /** What followed from these entries on a day. */
     FittingPlan of(FittingRow row, Point point, List<Entry> record, LocalDate day) {
+        return plan(from(row, point, record, day));
+    }
+
+    private From from(FittingRow row, Point point, List<Entry> record, LocalDate day) {
         FittingRow.Beginning beginning = row.beginning();
         PracticeProfile profile =
                 profiles.version(beginning.pointId(), beginning.profileId(), beginning.profileVersion());
-        Practice practice = new Practice(profile, beginning.lawCountry(), point.zone());
-        Sheets sheets = shelf.sheets(beginning.pointId(), sheetIds(beginning.seatSheet(), record));
+        return new From(
+                record,
+                beginning.seatSheet(),
+                new Practice(profile, beginning.lawCountry(), point.zone()),
+                shelf.sheets(beginning.pointId(), sheetIds(beginning.seatSheet(), record)),
+                day);
+    }
+
+    private FittingPlan plan(From from) {
         FittingRecord fitting = new FittingRecord(
-                List.of(Fittings.RIDER),
-                List.of(new Unit(Fittings.UNIT, Fittings.RIDER, beginning.seatSheet())),
-                record);
-        return planner.plan(practice, sheets, fitting, day);
+                List.of(Fittings.RIDER), List.of(new Unit(Fittings.UNIT, Fittings.RIDER, from.seat())), from.record());
+        return planner.plan(from.practice(), from.sheets(), fitting, from.day());
     }
 
     /** What follows when one more entry has come. */

@@ -47,8 +47,8 @@ class RulesController {
     /** A misuse that the rule is there for: its weight, its name, how it is seen and why it matters. */
     public record Wrong(String weight, String name, String seen, String why) {}
 
-    /** How an answer looks, and whether that is as it should be. */
-    public record Drawn(String picture, String weight, String says) {}
+    /** How an answer looks, whether that is as it should be, and which answer it is. */
+    public record Drawn(String picture, String weight, String judged, String says) {}
 
     /** A family of rules. */
     public record Family(String name, List<RuleWords.Page> rules) {}
@@ -78,7 +78,7 @@ class RulesController {
         model.addAttribute(
                 "next",
                 rule.ordinal() == all.length - 1 ? Optional.empty() : Optional.of(all[rule.ordinal() + 1].text()));
-        model.addAttribute("drawn", drawn(rule, tongue.rules()));
+        model.addAttribute("drawn", drawn(rule, tongue));
         model.addAttribute(
                 "wrongs",
                 RuleWords.against(rule).stream()
@@ -115,28 +115,30 @@ class RulesController {
     }
 
     /** The pictures of the answers that this rule decides, in order first. */
-    private static List<Drawn> drawn(RuleCode rule, RuleWords words) {
+    private static List<Drawn> drawn(RuleCode rule, Tongue tongue) {
         List<Drawn> drawn = new ArrayList<>();
         if (rule == RuleCode.HAR_1) {
-            drawn.add(new Drawn(AnswerPicture.shoulder(SLOTS, AT_SHOULDER), "holds", words.say("page.holds")));
+            String holds = tongue.rules().say("page.holds");
+            drawn.add(new Drawn(AnswerPicture.shoulder(SLOTS, AT_SHOULDER), "holds", holds, holds));
         }
         for (Question question : Question.values()) {
             if (question.rule() == rule) {
                 Answers.to(question)
                         .forEach(answer -> AnswerPicture.of(question.name(), answer)
-                                .ifPresent(
-                                        picture -> drawn.add(drawn(picture, Answers.weight(question, answer), words))));
+                                .ifPresent(picture -> drawn.add(drawn(question, answer, picture, tongue))));
             }
         }
         return drawn;
     }
 
-    private static Drawn drawn(String picture, Optional<Weight> weight, RuleWords words) {
-        String says = weight.map(each -> each == Weight.HOLDS ? "page.holds" : "page.wrong")
+    private static Drawn drawn(Question question, String answer, String picture, Tongue tongue) {
+        Optional<Weight> weight = Answers.weight(question, answer);
+        String judged = weight.map(each -> each == Weight.HOLDS ? "page.holds" : "page.wrong")
                 .orElse("page.depends");
         return new Drawn(
                 picture,
                 weight.map(each -> each.name().toLowerCase(Locale.ROOT)).orElse("advise"),
-                words.say(says));
+                tongue.rules().say(judged),
+                tongue.words().say("answer." + question + "." + answer));
     }
 }

@@ -51,6 +51,7 @@ public class Shelf {
     private static final Set<String> RESERVED = Set.of(QuickSeat.SHEET, QuickCar.SHEET);
 
     private final SheetRows rows;
+    private final VersionKeys keys;
     private final Trail trail;
     private final Clock clock;
     private final ApplicationEventPublisher events;
@@ -64,6 +65,7 @@ public class Shelf {
 
     Shelf(SheetRows rows, Trail trail, Clock clock, ApplicationEventPublisher events) {
         this.rows = rows;
+        this.keys = new VersionKeys(rows);
         this.trail = trail;
         this.clock = clock;
         this.events = events;
@@ -200,6 +202,7 @@ public class Shelf {
                     String.valueOf(sheet.version()),
                     "allowed is up to " + (highest + FARTHEST_AHEAD) + ": a number far ahead bars the ones before it");
         }
+        keys.changes(point);
         rows.save(new SheetRow(key, status, title, hash, json, author.id(), clock.instant()));
         forgetUnlessKept(key);
         trail.add(
@@ -253,6 +256,7 @@ public class Shelf {
         if (rows.isUsed(point, id, version)) {
             throw refused("/id", id, "a fitting goes by this draft; it stays");
         }
+        keys.changes(point);
         rows.delete(draft);
         trail.add(point, author.id(), Trail.What.SHEET_DROPPED, id + " " + version);
         parsed.invalidate(draft.key());
@@ -291,13 +295,13 @@ public class Shelf {
         return List.copyOf(newest.values());
     }
 
-    /** Which versions there are is asked each time, what they say only once: a version never changes. */
+    /** What a version says is read once: it never changes. */
     private <T> List<T> read(
             UUID point, SheetRow.Kind kind, List<String> ids, Function<SheetRow, T> reader, Class<T> type) {
-        List<SheetRow.Key> keys = rows.versionKeys(point, kind, ids);
+        List<SheetRow.Key> there = keys.of(point, kind, ids);
         // Kept beside the cache: it may let go of one while the others are read.
-        Map<SheetRow.Key, Parsed> known = new HashMap<>(parsed.getAllPresent(keys));
-        List<String> missing = keys.stream()
+        Map<SheetRow.Key, Parsed> known = new HashMap<>(parsed.getAllPresent(there));
+        List<String> missing = there.stream()
                 .filter(key -> !known.containsKey(key))
                 .map(SheetRow.Key::id)
                 .distinct()
@@ -310,7 +314,7 @@ public class Shelf {
             }
         }
         parsed.putAll(known);
-        return keys.stream().map(key -> type.cast(known.get(key).sheet())).toList();
+        return there.stream().map(key -> type.cast(known.get(key).sheet())).toList();
     }
 
     private static RefusedDocumentException refused(String place, String value, String allowed) {
