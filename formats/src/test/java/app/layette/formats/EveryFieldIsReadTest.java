@@ -24,7 +24,6 @@ import app.layette.formats.document.RefusedDocumentException;
 import app.layette.formats.json.LayetteJson;
 import app.layette.formats.svg.SvgWriter;
 import app.layette.formats.wording.Wording;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
@@ -140,12 +139,7 @@ class EveryFieldIsReadTest {
         }
     }
 
-    private static final List<String> READY = Examples.files("cases").stream()
-            .map(Path::getFileName)
-            .map(Path::toString)
-            .filter(name -> name.startsWith("ready"))
-            .map(name -> name.replace(".json", ""))
-            .toList();
+    private static final List<String> READY = Examples.ready().toList();
 
     /** Everything that a fitting says to anybody. */
     private static String said(ObjectNode document) {

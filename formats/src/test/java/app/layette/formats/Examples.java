@@ -24,6 +24,14 @@ public final class Examples {
         }
     }
 
+    /** The names of the fittings that may be handed over, one of every method. */
+    public static Stream<String> ready() {
+        return files("cases").stream()
+                .map(file -> file.getFileName().toString())
+                .filter(name -> name.startsWith("ready"))
+                .map(name -> name.replace(".json", ""));
+    }
+
     public static String text(String name) {
         return text(ROOT.resolve(name));
     }

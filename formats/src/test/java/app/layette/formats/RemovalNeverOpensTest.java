@@ -18,14 +18,12 @@ import app.layette.core.seat.SeatSheet;
 import app.layette.core.vehicle.VehicleSheet;
 import app.layette.formats.document.CaseDocument;
 import app.layette.formats.document.SheetReader;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -36,19 +34,11 @@ import org.junit.jupiter.params.provider.MethodSource;
 class RemovalNeverOpensTest {
     private static final int SHUT = 24;
 
-    private static Stream<String> ready() {
-        return Examples.files("cases").stream()
-                .map(Path::getFileName)
-                .map(Path::toString)
-                .filter(name -> name.startsWith("ready"))
-                .map(name -> name.replace(".json", ""));
-    }
-
     /** A fitting that is shut, and why. */
     private record Shut(String why, SeatSheet seat, VehicleSheet car, List<Entry> entries, Entry failed) {}
 
     @ParameterizedTest
-    @MethodSource("ready")
+    @MethodSource("app.layette.formats.Examples#ready")
     void ofAReadyFittingThatSomethingShut(String name) {
         CaseDocument ready = Examples.read(name);
         Map<String, SeatSheet> seats = SheetsLess.without(name, "seatSheets", SheetReader::seat);

@@ -1,6 +1,7 @@
 package app.layette.web.workbench;
 
 import app.layette.core.drawing.side.PoseTable;
+import app.layette.core.drawing.side.SideView;
 import app.layette.core.entry.Situation;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
@@ -140,7 +141,7 @@ public record Ladder(
 
     private static Move move(
             FittingPlan plan, ReclineAdvice advice, Setting setting, PoseTable.Row row, Wording words) {
-        String lift = advice.byRoll() ? "drawing.side.roll" : "drawing.side.foot." + device(plan.situation());
+        String lift = "drawing." + SideView.lifts(advice.byRoll(), device(plan.situation()), setting.lift());
         return new Move(
                 pair(row.foot()),
                 row.turn(),

@@ -8,6 +8,7 @@ import app.layette.core.entry.Fact;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.fixture.SeatSheetBuilder;
+import app.layette.core.measure.Length;
 import app.layette.core.seat.Recline;
 import java.util.List;
 import java.util.stream.Stream;
@@ -56,6 +57,16 @@ class ViewsTest {
                 .contains("drawing.side.slopeUnknown", "drawing.side.handleUnknown", "drawing.side.reclineUnknown")
                 .doesNotContain("drawing.side.slope", "drawing.side.recline");
         assertThat(labels(HarnessView.of(fitting.plan().situation()))).contains("drawing.harness.slotsUnknown");
+    }
+
+    @Test
+    void aRollThatIsNotThereIsNotSaidToLift() {
+        assertThat(SideView.lifts(true, Recline.DeviceKind.NONE, Length.ofMillimetres(0)))
+                .isEqualTo("side.noRoll");
+        assertThat(SideView.lifts(true, Recline.DeviceKind.NONE, Length.ofMillimetres(20)))
+                .isEqualTo("side.roll");
+        assertThat(SideView.lifts(false, Recline.DeviceKind.FOOT, Length.ofMillimetres(0)))
+                .isEqualTo("side.foot.FOOT");
     }
 
     @Test

@@ -17,13 +17,14 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /**
- * No cell of the two tables on which the gate rests changes unseen: both are written down a second time, and every
- * single-cell mutant of either is caught.
+ * No cell of the tables on which the gate rests changes unseen: each is written down a second time, and every
+ * single-cell mutant of the two large ones is caught.
  */
 class TableMutantsTest {
     private static final List<List<String>> REQUIRED = CsvTable.withHeading("required.csv");
@@ -33,6 +34,23 @@ class TableMutantsTest {
     void bothTablesAreAsTheyWereAgreed() {
         assertThat(notRequired(REQUIRED)).isEqualTo(written("not-required-by-method.txt"));
         assertThat(spoiled(SPOILS)).isEqualTo(written("spoiled-by-look.txt"));
+    }
+
+    /** An answer that weighs less than it does would open the gate by itself. */
+    @Test
+    void whatAnAnswerOrAMisuseWeighsIsAsItWasAgreed() {
+        assertThat(byWeight("answers.csv", row -> row.get(2) + " " + row.get(0), row -> row.get(1)))
+                .isEqualTo(written("weights-of-answers.txt"));
+        assertThat(byWeight("misuse.csv", row -> row.get(2) + " " + row.get(1), row -> row.get(0) + ">" + row.get(3)))
+                .isEqualTo(written("weights-of-misuses.txt"));
+    }
+
+    private static Map<String, Set<String>> byWeight(
+            String table, Function<List<String>, String> group, Function<List<String>, String> member) {
+        return CsvTable.withHeading(table).stream()
+                .skip(1)
+                .collect(Collectors.groupingBy(
+                        group, TreeMap::new, Collectors.mapping(member, Collectors.toCollection(TreeSet::new))));
     }
 
     @Test

@@ -26,13 +26,11 @@ import app.layette.formats.Examples;
 import app.layette.formats.SheetsLess;
 import app.layette.formats.document.CaseDocument;
 import app.layette.formats.document.SheetReader;
-import java.nio.file.Path;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -43,16 +41,8 @@ class EveryMissingHasItsAskTest {
     private static final int MOST_ROUNDS = 80;
     private static final Author TECHNICIAN = new Author("marit", Author.Role.TECHNICIAN);
 
-    private static Stream<String> ready() {
-        return Examples.files("cases").stream()
-                .map(Path::getFileName)
-                .map(Path::toString)
-                .filter(name -> name.startsWith("ready"))
-                .map(name -> name.replace(".json", ""));
-    }
-
     @ParameterizedTest
-    @MethodSource("ready")
+    @MethodSource("app.layette.formats.Examples#ready")
     void aValueThatNobodyLookedUpIsAskedForAndTheAnswerOpens(String name) {
         CaseDocument example = Examples.read(name);
         SeatSheet seat = example.sheets().seats().get(0);
@@ -69,7 +59,7 @@ class EveryMissingHasItsAskTest {
 
     /** A seat that is not on the shelf in a car without a sheet, both manuals at hand. */
     @ParameterizedTest
-    @MethodSource("ready")
+    @MethodSource("app.layette.formats.Examples#ready")
     void aWalkInSeatInACarWithoutASheetIsHandedOverLikeAnyOther(String name) {
         CaseDocument example = Examples.read(name);
         SeatSheet seat = example.sheets().seats().get(0);

@@ -16,12 +16,10 @@ import app.layette.core.run.Step;
 import app.layette.core.run.StepKey;
 import app.layette.formats.Examples;
 import app.layette.formats.document.CaseDocument;
-import java.nio.file.Path;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -29,16 +27,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 class NoAnswerIsADeadEndTest {
     private static final Author TECHNICIAN = new Author("marit", Author.Role.TECHNICIAN);
 
-    private static Stream<String> ready() {
-        return Examples.files("cases").stream()
-                .map(Path::getFileName)
-                .map(Path::toString)
-                .filter(name -> name.startsWith("ready"))
-                .map(name -> name.replace(".json", ""));
-    }
-
     @ParameterizedTest
-    @MethodSource("ready")
+    @MethodSource("app.layette.formats.Examples#ready")
     void whatAnAnswerLeavesOpenIsAskedAtItsStep(String name) {
         CaseDocument example = Examples.read(name);
         List<String> deadEnds = new ArrayList<>();

@@ -59,7 +59,7 @@ final class LiftFigure {
                             new Point(at.x() + 40, at.y() - 58),
                             Anchor.END,
                             Rank.MAIN,
-                            byRoll ? "side.roll" : "side.foot." + setup.deviceKind(),
+                            SideView.lifts(byRoll, setup.deviceKind(), Length.ofMillimetres(lift)),
                             Map.of(
                                     "step",
                                             Argument.of(now.map(ReclineAdvice.Setting::name)

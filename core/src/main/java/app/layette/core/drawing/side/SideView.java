@@ -8,10 +8,12 @@ import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.finding.Argument;
 import app.layette.core.measure.Angle;
+import app.layette.core.measure.Length;
 import app.layette.core.recline.IndicatorZones;
 import app.layette.core.recline.ReclineAdvice;
 import app.layette.core.run.Ask;
 import app.layette.core.seat.Indicator;
+import app.layette.core.seat.Recline.DeviceKind;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -92,5 +94,17 @@ public final class SideView {
                 .map(zones -> zones.indicator().mount() == Indicator.Mount.BASE)
                 .orElse(false);
         return onBase ? pose.recline().minus(pose.slide()) : pose.recline();
+    }
+
+    /**
+     * What holds the foot end up, as the key of a label.
+     *
+     * @param lift of it; no roll has none
+     */
+    public static String lifts(boolean byRoll, DeviceKind device, Length lift) {
+        if (!byRoll) {
+            return "side.foot." + device;
+        }
+        return lift.millimetres() > 0 ? "side.roll" : "side.noRoll";
     }
 }
