@@ -248,9 +248,11 @@ class RecordIT {
             desk.open(fitting + "/record");
             String line = ".story li:has-text('the seat as found: harness')";
             desk.click(line + " >> .to-correct");
+            desk.page().waitForLoadState();
             desk.page().fill(line + " [name=why]", "a face was in it");
+            assertThat(desk.page().inputValue(line + " [name=why]")).isEqualTo("a face was in it");
             desk.click(line + " button:has-text('withdraw')");
-            assertThat(desk.page().textContent(line)).contains("withdrawn later");
+            desk.page().waitForSelector(line + ":has-text('withdrawn later')");
             assertThat(desk.page().textContent(".story")).contains("a face was in it");
             desk.isAccessible("the record after a withdrawal");
             desk.fitsItsWidth("the record after a withdrawal");
