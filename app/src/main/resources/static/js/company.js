@@ -16,7 +16,7 @@
     try {
       const { fitting, seq, step, view } = now.dataset;
       const response = await fetch(`/fittings/${fitting}/changes?step=${step}&view=${view}`, {
-        headers: { "If-None-Match": `"${seq}"`, "HX-Request": "true" },
+        headers: { "If-None-Match": `"${seq}"`, "HX-Request": "true", "Layette-Shows": typed.shows() },
         redirect: "manual",
       });
       // Signed out: said once, with the way back in, and not asked again.

@@ -2,6 +2,8 @@
 (() => {
   "use strict";
 
+  const { say } = window.layette;
+
   const typing = (target) =>
     target instanceof HTMLElement && (target.matches("input, select, textarea") || target.isContentEditable);
 
@@ -164,14 +166,14 @@
     const said = form.querySelector(".sensor");
     const answer = await fetch(button.dataset.scale, { credentials: "same-origin" }).catch(() => null);
     if (!answer || answer.status !== 200) {
-      said.textContent = "It does not answer. Try again, or type what it shows.";
+      said.textContent = say("scaleSilent");
       return;
     }
     const field = form.querySelector("[name=mass], [name=length]");
     field.value = await answer.text();
     field.dispatchEvent(new Event("input", { bubbles: true }));
     form.querySelector("[name=how]").value = "simulated";
-    said.textContent = "Read. A simulated reading checks nothing.";
+    said.textContent = say("scaleRead");
   });
 
   // The run is long: keep the open step in sight, without moving the page under anybody's finger.

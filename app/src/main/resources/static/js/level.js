@@ -3,6 +3,8 @@
 (() => {
   "use strict";
 
+  const { say, degrees } = window.layette;
+
   const HOLD_MS = 900;
   const STEADY_DEGREES = 1;
   const STALE_MS = 2000;
@@ -41,7 +43,7 @@
         if (tilt === null || Date.now() - tiltAt > STALE_MS) {
           if (Date.now() - began > STALE_MS) {
             window.clearInterval(timer);
-            reject(new Error("This device sends no angle. Read another level, or look at the pictures."));
+            reject(new Error(say("noAngle")));
           }
           return;
         }
@@ -51,7 +53,7 @@
           const low = Math.min(...seen);
           const high = Math.max(...seen);
           if (high - low > STEADY_DEGREES) {
-            reject(new Error("It moved. Hold it still and take it again."));
+            reject(new Error(say("itMoved")));
           } else {
             resolve(seen.reduce((sum, each) => sum + each, 0) / seen.length);
           }
@@ -76,7 +78,7 @@
     panel.replaceChildren(text, " ", live, " ", button);
     session = {
       show: () => {
-        live.textContent = tilt === null ? "" : `${Math.abs(tilt).toFixed(1)}°`;
+        live.textContent = tilt === null ? "" : `${degrees(Math.abs(tilt))}°`;
       },
     };
     button.addEventListener("click", async () => {
@@ -95,24 +97,24 @@
     const form = button.closest("form");
     const panel = form.querySelector(".sensor");
     if (!(await permitted().catch(() => false))) {
-      panel.textContent = "This browser gives no angle, or was not allowed to. Read another level, or look at the pictures.";
+      panel.textContent = say("noPermission");
       return;
     }
     if (!session) {
       listen();
     }
     let first = 0;
-    step(panel, "Check it first: lay it flat on a still, even place.", "It lies flat", async () => {
+    step(panel, say("layFlat"), say("liesFlat"), async () => {
       first = await steady();
-      step(panel, "Turn it half round on the same spot.", "Turned round", async () => {
+      step(panel, say("turnRound"), say("turnedRound"), async () => {
         const second = await steady();
         // What both readings share is the device's own error; what turns with it is the place.
         const own = (first + second) / 2;
-        step(panel, "Hold its long edge along the shell’s back.", "Take the angle", async () => {
+        step(panel, say("holdAlong"), say("takeAngle"), async () => {
           const fromLevel = Math.abs((await steady()) - own);
           const angle = Math.abs(90 - fromLevel);
           fill(form, angle, "DEVICE_SENSOR");
-          panel.textContent = `${angle.toFixed(1)}° from the vertical, the device’s own ${own.toFixed(1)}° taken out. Keep it, or take it again.`;
+          panel.textContent = say("angleTaken", degrees(angle), degrees(own));
           session = { show: () => {} };
         });
       });
@@ -123,18 +125,18 @@
     const form = button.closest("form");
     const panel = form.querySelector(".sensor");
     button.disabled = true;
-    panel.textContent = "Reading …";
+    panel.textContent = say("reading");
     try {
       const response = await fetch(button.dataset.gauge, { redirect: "error" });
       const text = await response.text();
       if (response.status === 200) {
         fill(form, Number(text), "GAUGE");
-        panel.textContent = `The gauge reads ${Number(text).toFixed(1)}°. Keep it, or read again.`;
+        panel.textContent = say("gaugeReads", degrees(Number(text)));
       } else {
-        panel.textContent = "The gauge did not answer. Read again, or type the angle.";
+        panel.textContent = say("gaugeSilent");
       }
     } catch {
-      panel.textContent = "The gauge did not answer. Read again, or type the angle.";
+      panel.textContent = say("gaugeSilent");
     } finally {
       button.disabled = false;
     }

@@ -16,7 +16,7 @@ window.layette = window.layette ?? {};
   const panel = document.getElementById("outbox");
   const me = document.body.dataset.user ?? "";
   const leads = document.body.dataset.role === "lead";
-  const { safe, steady, typed } = window.layette;
+  const { safe, steady, typed, say, count: counted } = window.layette;
 
   // Each item lies sealed under a name of its own; here they are read. What is somebody else's stays shut: of it one
   // knows whose it is and since when.
@@ -177,21 +177,21 @@ window.layette = window.layette ?? {};
   const line = (item) => {
     const row = document.createElement("li");
     if (item.shut) {
-      row.append(`An entry of ${item.user}: waits until ${item.user} signs in`);
+      row.append(say("ofAnother", item.user));
       return row;
     }
     row.append(item.label);
     if (item.refused) {
       row.append(`: ${item.refused} `);
       if (item.sure) {
-        const keep = node("button", "It is right, send it", { type: "button", className: "plain" });
+        const keep = node("button", say("sendSure"), { type: "button", className: "plain" });
         keep.addEventListener("click", () => {
           change(item.id, { refused: "", sure: null, fields: [...item.fields, item.sure] });
           flush();
         });
         row.append(keep, " ");
       }
-      const out = node("button", "Take it out", { type: "button", className: "plain" });
+      const out = node("button", say("takeOut"), { type: "button", className: "plain" });
       out.addEventListener("click", () => drop(item.id));
       row.append(out);
     }
@@ -203,12 +203,12 @@ window.layette = window.layette ?? {};
     const row = document.createElement("li");
     const form = node("form", "");
     const why = node("input", "", { name: "why", maxLength: 200, required: true, autocomplete: "off" });
-    const label = node("label", `Hand over what waits of ${user}, because `);
+    const label = node("label", `${say("handOver", user)} `);
     label.append(why);
-    form.append(label, " ", node("button", "Send it as mine", { className: "plain" }));
+    form.append(label, " ", node("button", say("sendAsMine"), { className: "plain" }));
     form.addEventListener("submit", async (event) => {
       event.preventDefault();
-      const said = await takeOver(user, why.value).catch(() => "No connection: nothing was handed over.");
+      const said = await takeOver(user, why.value).catch(() => say("handedNothing"));
       if (said) {
         steady.say(said);
       } else {
@@ -229,7 +229,7 @@ window.layette = window.layette ?? {};
       redirect: "error",
     });
     if (!response.ok) {
-      return response.status === 422 ? await response.text() : "Not handed over.";
+      return response.status === 422 ? await response.text() : say("notHandedOver");
     }
     const { key: raw, note } = await response.json();
     const key = await safe.imported(raw);
@@ -258,12 +258,12 @@ window.layette = window.layette ?? {};
 
   const toldLine = (item) => {
     const row = document.createElement("li");
-    const there = node("a", "Open it", { href: item.to });
-    const away = node("button", "Put away", { type: "button", className: "plain" });
+    const there = node("a", say("openIt"), { href: item.to });
+    const away = node("button", say("putAway"), { type: "button", className: "plain" });
     const gone = () => tell(told().filter((each) => each.to !== item.to));
     there.addEventListener("click", gone);
     away.addEventListener("click", gone);
-    row.append(`${item.label}: sent. `, there, " ", away);
+    row.append(`${say("sent", item.label)} `, there, " ", away);
     return row;
   };
 
@@ -277,20 +277,20 @@ window.layette = window.layette ?? {};
     const mine = listed.filter((item) => !item.shut);
     const refused = mine.filter((item) => item.refused).length;
     document.getElementById("outbox-title").textContent =
-      listed.length === 0 ? "" : listed.length === 1 ? "1 entry waiting" : `${listed.length} entries waiting`;
+      listed.length === 0 ? "" : counted("waiting", listed.length);
     const said = document.getElementById("outbox-note");
     said.replaceChildren(
       note ||
         (signedOut
-          ? "Signed out. Nothing that was typed is lost. "
+          ? `${say("signedOut")} `
           : refused
-            ? "One was refused; see below."
+            ? say("oneRefused")
             : listed.length === 0
               ? ""
-              : "Kept in this browser, sent in order when the server is back."),
+              : say("keptInOrder")),
     );
     if (signedOut) {
-      said.append(node("a", "Sign in again", { href: location.pathname + location.search }));
+      said.append(node("a", say("signInAgain"), { href: location.pathname + location.search }));
     }
     document.getElementById("outbox-send").hidden = signedOut || listed.length === 0;
     const others = leads ? [...new Set(listed.filter((item) => item.shut).map((item) => item.user))] : [];
@@ -301,7 +301,7 @@ window.layette = window.layette ?? {};
   };
 
   const labelOf = (form, button) => {
-    const question = form.dataset.waits ?? form.closest(".ask")?.querySelector(".q")?.textContent ?? form.closest(".look")?.querySelector("h3")?.textContent ?? "Something changed";
+    const question = form.dataset.waits ?? form.closest(".ask")?.querySelector(".q")?.textContent ?? form.closest(".look")?.querySelector("h3")?.textContent ?? say("somethingChanged");
     const words = [...form.querySelectorAll("input:not([type=hidden]):not([type=file]), select")].map((field) => field.value).filter(Boolean);
     const answer = button?.classList.contains("choice") || !words.length ? button?.querySelector("span:not(.picture):not(.sign)")?.textContent ?? button?.textContent : words.join(", ");
     return `${question} ${answer ?? ""}`.replace(/\s+/g, " ").trim();
@@ -430,7 +430,7 @@ window.layette = window.layette ?? {};
 
   const reasonOf = (html) => {
     const page = new DOMParser().parseFromString(html, "text/html");
-    const said = (refusalIn(html) ?? page.querySelector("main p"))?.textContent.trim() ?? "refused";
+    const said = (refusalIn(html) ?? page.querySelector("main p"))?.textContent.trim() ?? say("refused");
     const sure = page.querySelector("button[name^=sure]");
     return { refused: said, sure: sure ? [sure.name, sure.value] : null };
   };
@@ -458,10 +458,10 @@ window.layette = window.layette ?? {};
       if (next) {
         next.open = true;
       }
-      steady.say("Kept in this browser. It is sent when the connection is back.");
+      steady.say(say("kept"));
     } else if (ask) {
       ask.dataset.answered = "waiting";
-      ask.querySelector("summary .a").textContent = "waiting";
+      ask.querySelector("summary .a").textContent = say("waits");
       ask.open = false;
       const next = [...document.querySelectorAll("#now .ask")].find((each) => each.dataset.answered === "false");
       if (next) {
@@ -472,7 +472,7 @@ window.layette = window.layette ?? {};
       if (live.form.querySelector("input:not([type=hidden]), textarea")) {
         live.form.reset();
       }
-      steady.say("Kept in this browser. It is sent when the connection is back.");
+      steady.say(say("kept"));
     }
   };
 
@@ -510,7 +510,7 @@ window.layette = window.layette ?? {};
   const refresh = async () => {
     const now = document.getElementById("now");
     const { fitting, step, view } = now.dataset;
-    const response = await fetch(`/fittings/${fitting}/changes?step=${step}&view=${view}`, { headers: { "HX-Request": "true" }, redirect: "error" });
+    const response = await fetch(`/fittings/${fitting}/changes?step=${step}&view=${view}`, { headers: { "HX-Request": "true", "Layette-Shows": typed.shows() }, redirect: "error" });
     if (response.status === 200) {
       typed.bring(await response.text());
     }
@@ -526,7 +526,7 @@ window.layette = window.layette ?? {};
     }
     try {
       const who = item.user ? { "Layette-By": item.user } : {};
-      response = await post(item.url, await bodyOf(item), item.piece ? { ...who, "HX-Request": "true" } : who);
+      response = await post(item.url, await bodyOf(item), item.piece ? { ...who, "HX-Request": "true", "Layette-Shows": typed.shows() } : who);
     } catch {
       wait(item);
       return false;
@@ -541,13 +541,13 @@ window.layette = window.layette ?? {};
     if (response.status === 409 && response.headers.has("Layette-By")) {
       // Somebody else is signed in here by now, in another tab: it waits for its person.
       wait(item);
-      steady.say("Somebody else is signed in here. What you entered waits for you; load the page anew.");
+      steady.say(say("somebodyElse"));
       return false;
     }
     if (response.status >= 500) {
       const tries = (item.tries ?? 0) + 1;
       wait(item);
-      change(item.id, tries < MOST_TRIES ? { tries } : { tries, refused: "the server cannot take it" });
+      change(item.id, tries < MOST_TRIES ? { tries } : { tries, refused: say("cannotTake") });
       return tries >= MOST_TRIES;
     }
     const more = read().some((each) => each.id !== item.id && !each.refused && !each.shut);
@@ -663,14 +663,14 @@ window.layette = window.layette ?? {};
         signedOut = true;
         typed.keep(form);
         show();
-        steady.say("Signed out: nothing was sent, and what you typed is kept. Sign in again above.");
+        steady.say(say("signedOutKept"));
       } else if (response.ok || response.status === 422) {
         arrive(response, await response.text(), form);
       } else {
         steady.say(reasonOf(await response.text()).refused);
       }
     } catch {
-      steady.say("No connection: nothing was sent. What you typed is still here.");
+      steady.say(say("noConnection"));
     } finally {
       busy(button, false);
     }

@@ -134,6 +134,8 @@
         if (response.ok) {
           const fresh = new DOMParser().parseFromString(await response.text(), "text/html").getElementById("tried");
           document.getElementById("tried")?.replaceWith(fresh);
+          // It no longer shows how things stand: the next answer brings it anew.
+          document.getElementById("board")?.removeAttribute("data-print");
           window.htmx?.process(fresh);
         }
       } catch {

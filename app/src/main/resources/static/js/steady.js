@@ -101,7 +101,7 @@ window.layette = window.layette ?? {};
     window.clearTimeout(hush);
     hush = window.setTimeout(() => note.classList.remove("shown"), SAY_MS);
   };
-  const refuse = () => say("Not taken: this had only just come up here. Look, then press again.");
+  const refuse = () => say(window.layette.say("notTaken"));
 
   document.addEventListener(
     "pointerdown",
@@ -143,7 +143,7 @@ window.layette = window.layette ?? {};
     event.preventDefault();
     const own = form.querySelector('button.go:not([type=button]):not([name^="sure"])');
     if (!own) {
-      say("Kept as typed. Now choose one of the answers.");
+      say(window.layette.say("chooseNow"));
     } else if (isSteady(own)) {
       form.requestSubmit(own);
     } else {

@@ -160,12 +160,23 @@ window.layette = window.layette ?? {};
         window.htmx?.process(piece);
       }
     }
+    bePresent();
     restore();
     leaveOut(was);
     if (!answered) {
       resume(was);
     }
     document.dispatchEvent(new CustomEvent("layette:brought", { detail: { answered } }));
+  };
+
+  // A piece that stayed because nothing in it changed has been seen as it stands now; what is sent from it is a new entry.
+  const bePresent = () => {
+    const seq = document.getElementById("now")?.dataset.seq;
+    for (const form of document.querySelectorAll("main > [data-print] form")) {
+      if (seq && form.elements.seen) {
+        form.elements.seen.value = seq;
+      }
+    }
   };
 
   // A mark that was left out of a look stays out of it, whatever came in between.
@@ -176,6 +187,10 @@ window.layette = window.layette ?? {};
       }
     }
   };
+
+  // What the page shows already, for the server to leave out: each piece by the print of what it was drawn from.
+  const shows = () =>
+    [...document.querySelectorAll("main > [data-print]")].map((piece) => `${piece.id}=${piece.dataset.print}`).join(",");
 
   const resume = (was) => {
     const now = document.getElementById("now");
@@ -232,5 +247,5 @@ window.layette = window.layette ?? {};
   };
   begin().catch(() => {});
 
-  window.layette.typed = { bring, keep, forget, restore, keyOf };
+  window.layette.typed = { bring, shows, keep, forget, restore, keyOf };
 })();

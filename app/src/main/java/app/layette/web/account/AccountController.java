@@ -1,5 +1,6 @@
 package app.layette.web.account;
 
+import app.layette.formats.wording.Languages;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.web.csrf.CsrfToken;
@@ -30,10 +31,25 @@ class AccountController {
         return token.getToken();
     }
 
+    /** Reads in another language from now on. */
+    @PostMapping("/account/language")
+    String language(
+            @AuthenticationPrincipal SignedIn user,
+            @RequestParam String language,
+            @RequestParam(defaultValue = "/") String back) {
+        viewing.read(user, Languages.of(language));
+        return "redirect:" + here(back);
+    }
+
     @PostMapping("/account/units")
     String units(@AuthenticationPrincipal SignedIn user, @RequestParam(defaultValue = "/") String back) {
         viewing.switchUnits(user);
+        return "redirect:" + here(back);
+    }
+
+    /** Never to another site. */
+    private static String here(String back) {
         boolean withinSite = back.startsWith("/") && !back.startsWith("//") && !back.contains("\\");
-        return "redirect:" + (withinSite ? back : "/");
+        return withinSite ? back : "/";
     }
 }

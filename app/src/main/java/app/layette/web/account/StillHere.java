@@ -1,6 +1,7 @@
 package app.layette.web.account;
 
 import app.layette.core.entry.Author;
+import app.layette.formats.wording.Wording;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -31,9 +32,6 @@ final class StillHere extends OncePerRequestFilter {
     private static final String ACTED = "layette.acted";
     /** Often enough for hours, and seldom enough for the database. */
     private static final Duration NOTED_EACH = Duration.ofMinutes(1);
-
-    private static final String OTHERS =
-            "<main><p>That was entered by somebody else. It waits until they sign in here again.</p></main>";
 
     /** A certificate counts until its last day is over everywhere. */
     static final ZoneOffset LAST_ON_EARTH = ZoneOffset.ofHours(-12);
@@ -75,13 +73,18 @@ final class StillHere extends OncePerRequestFilter {
             chain.doFilter(request, response);
             return;
         }
+        user.flatMap(User::language).ifPresent(chosen -> request.setAttribute(PersonsLanguage.CHOSEN, chosen));
         String by = request.getHeader(BY);
         if (by != null && !by.equals(today.get().author().id())) {
             response.setStatus(HttpServletResponse.SC_CONFLICT);
             // Tells this refusal, which waits for its person, from one that would wait for ever.
             response.setHeader(BY, today.get().author().id());
             response.setContentType(MediaType.TEXT_HTML_VALUE);
-            response.getWriter().write(OTHERS);
+            response.getWriter()
+                    .write("<main><p>"
+                            + Viewing.wording(PersonsLanguage.of(request), Wording.DEFAULT_UNITS)
+                                    .say("signIn.ofSomebodyElse")
+                            + "</p></main>");
             return;
         }
         Optional<String> first = asksFirst(user.get(), request);

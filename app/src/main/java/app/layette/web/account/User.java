@@ -2,6 +2,7 @@ package app.layette.web.account;
 
 import app.layette.core.entry.Author;
 import app.layette.core.measure.UnitSystem;
+import app.layette.formats.wording.Languages;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -10,6 +11,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 
@@ -36,6 +38,8 @@ public class User {
 
     @Enumerated(EnumType.STRING)
     private UnitSystem units;
+
+    private String language;
 
     private String certificate;
 
@@ -88,6 +92,15 @@ public class User {
     /** The units this user chose to see first; empty leaves it to the practice profile. */
     public Optional<UnitSystem> units() {
         return Optional.ofNullable(units);
+    }
+
+    /** The language this user chose to read in; empty leaves it to their browser. */
+    public Optional<Locale> language() {
+        return Optional.ofNullable(language).flatMap(Languages::known);
+    }
+
+    void read(Locale chosen) {
+        this.language = chosen.getLanguage();
     }
 
     void see(UnitSystem chosen) {

@@ -1,15 +1,21 @@
 package app.layette.web.account;
 
 import app.layette.core.measure.UnitSystem;
+import app.layette.formats.wording.Languages;
 import app.layette.formats.wording.Wording;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
+import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.context.request.RequestAttributes;
+import org.springframework.web.context.request.RequestContextHolder;
 
 /** How a user sees things: language, units, and which day it is at the fitting point. */
 @Service
@@ -17,7 +23,13 @@ public class Viewing {
     private final Users users;
     private final Points points;
     private final Clock clock;
-    private final Map<UnitSystem, Wording> wordings = new ConcurrentHashMap<>();
+
+    private static final String UNITS = Viewing.class.getName() + ".units.";
+    private static final String POINT = Viewing.class.getName() + ".point.";
+
+    private record Reading(Locale language, UnitSystem units) {}
+
+    private static final Map<Reading, Wording> WORDINGS = new ConcurrentHashMap<>();
 
     Viewing(Users users, Points points, Clock clock) {
         this.users = users;
@@ -25,34 +37,74 @@ public class Viewing {
         this.clock = clock;
     }
 
-    /** Words in the user's units. */
-    @Transactional(readOnly = true)
+    /** Words in the user's language and units. */
     public Wording wording(SignedIn user) {
-        UnitSystem units = unitsOf(user);
-        return wordings.computeIfAbsent(units, each -> new Wording(Locale.ENGLISH, each));
+        return wording(user, null);
+    }
+
+    /**
+     * Words in the user's units, in the language that a page was asked for in.
+     *
+     * @param lang its tag; null is the user's own
+     */
+    public Wording wording(SignedIn user, String lang) {
+        Locale own = LocaleContextHolder.getLocale();
+        return wording(lang == null ? Languages.of(own.getLanguage()) : Languages.of(lang), unitsOf(user));
+    }
+
+    /** Words in a language and units. */
+    public static Wording wording(Locale language, UnitSystem units) {
+        return WORDINGS.computeIfAbsent(new Reading(language, units), each -> new Wording(language, units));
+    }
+
+    /** Reads in this language from now on. */
+    @Transactional
+    public void read(SignedIn user, Locale language) {
+        users.findById(user.userId()).orElseThrow().read(language);
     }
 
     @Transactional
     public void switchUnits(SignedIn user) {
         User stored = users.findById(user.userId()).orElseThrow();
         stored.see(unitsOf(user).other());
+        forget(UNITS + user.userId());
     }
 
     private UnitSystem unitsOf(SignedIn user) {
-        return users.findById(user.userId())
-                .flatMap(User::units)
-                .orElseGet(() -> points.findById(user.pointId()).orElseThrow().units());
+        return once(
+                UNITS + user.userId(),
+                () -> users.findById(user.userId())
+                        .flatMap(User::units)
+                        .orElseGet(() -> point(user.pointId()).units()));
+    }
+
+    /** What is asked for many times in one request is read once; outside of requests each time. */
+    @SuppressWarnings("unchecked")
+    private static <T> T once(String what, Supplier<T> read) {
+        RequestAttributes request = RequestContextHolder.getRequestAttributes();
+        if (request == null) {
+            return read.get();
+        }
+        Object known = request.getAttribute(what, RequestAttributes.SCOPE_REQUEST);
+        if (known == null) {
+            known = read.get();
+            request.setAttribute(what, known, RequestAttributes.SCOPE_REQUEST);
+        }
+        return (T) known;
+    }
+
+    private static void forget(String what) {
+        Optional.ofNullable(RequestContextHolder.getRequestAttributes())
+                .ifPresent(request -> request.removeAttribute(what, RequestAttributes.SCOPE_REQUEST));
     }
 
     /** The fitting point of the user. */
-    @Transactional(readOnly = true)
     public Point point(SignedIn user) {
         return point(user.pointId());
     }
 
-    @Transactional(readOnly = true)
     public Point point(UUID id) {
-        return points.findById(id).orElseThrow();
+        return once(POINT + id, () -> points.findById(id).orElseThrow());
     }
 
     /** The day at a fitting point. */

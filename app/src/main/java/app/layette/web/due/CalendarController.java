@@ -38,8 +38,8 @@ class CalendarController {
     }
 
     @GetMapping("/calendar/{token}.ics")
-    ResponseEntity<String> feed(@PathVariable String token) {
-        Wording words = new Wording(Locale.ENGLISH, Wording.DEFAULT_UNITS);
+    ResponseEntity<String> feed(@PathVariable String token, Locale locale) {
+        Wording words = Viewing.wording(locale, Wording.DEFAULT_UNITS);
         return feeds.pointOf(token)
                 .map(point -> ResponseEntity.ok().contentType(CALENDAR).body(calendar.ofPoint(point, words)))
                 .orElseGet(() -> ResponseEntity.notFound().build());

@@ -1,6 +1,7 @@
 package app.layette.web.due;
 
 import app.layette.core.finding.Argument;
+import app.layette.formats.wording.Languages;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
@@ -9,7 +10,6 @@ import app.layette.web.fitting.LetterAddresses;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -62,7 +62,7 @@ class LetterController {
             @PathVariable UUID fitting,
             @RequestParam String what,
             @RequestParam LocalDate dueOn,
-            @RequestParam(defaultValue = "en") String lang,
+            @RequestParam(required = false) String lang,
             RedirectAttributes after,
             Model model) {
         Fittings.Planned planned = fittings.planned(fitting, user.pointId());
@@ -71,10 +71,7 @@ class LetterController {
             after.addFlashAttribute("refused", List.of(viewing.wording(user).say("due.refused.gone")));
             return "redirect:/due";
         }
-        boolean spanish = lang.equals("es");
-        Wording words = new Wording(
-                spanish ? Locale.forLanguageTag("es") : Locale.ENGLISH,
-                viewing.wording(user).units());
+        Wording words = viewing.wording(user, lang);
         model.addAttribute("mail", mail.way().name());
         if (!model.containsAttribute("address")) {
             model.addAttribute("address", addresses.of(fitting));
@@ -85,7 +82,8 @@ class LetterController {
         model.addAttribute("what", what);
         model.addAttribute("whatSays", viewing.wording(user).say(what));
         model.addAttribute("dueOn", dueOn);
-        model.addAttribute("lang", spanish ? "es" : "en");
+        model.addAttribute("lang", words.language());
+        model.addAttribute("others", Languages.others(words.locale()));
         Argument child = Argument.of(planned.childName());
         if (!model.containsAttribute("subject")) {
             model.addAttribute("subject", words.say("letter.subject", Map.of("child", child)));
@@ -116,7 +114,7 @@ class LetterController {
             @RequestParam(defaultValue = "") String address,
             @RequestParam(defaultValue = "") String subject,
             @RequestParam(defaultValue = "") String body,
-            @RequestParam(defaultValue = "en") String lang,
+            @RequestParam(required = false) String lang,
             RedirectAttributes after) {
         Fittings.Planned planned = fittings.planned(fitting, user.pointId());
         Wording words = viewing.wording(user);

@@ -11,9 +11,7 @@ import app.layette.web.fitting.FactForm;
 import app.layette.web.fitting.RefusedEntryException;
 import app.layette.web.roll.RollGoodForm;
 import java.time.LocalDate;
-import java.time.format.TextStyle;
 import java.time.temporal.ChronoUnit;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -80,9 +78,8 @@ final class Echo {
         return words.say(how, Map.of("day", Argument.of(words.say(day)), "days", Argument.of((double) Math.abs(ago))));
     }
 
-    private static String month(PartialDate printed) {
-        return printed.month().getMonth().getDisplayName(TextStyle.FULL, Locale.ENGLISH) + " "
-                + printed.month().getYear();
+    private String month(PartialDate printed) {
+        return words.wholeMonth(printed.month());
     }
 
     private String weeks(int days) {

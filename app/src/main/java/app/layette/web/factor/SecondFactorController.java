@@ -2,6 +2,7 @@ package app.layette.web.factor;
 
 import app.layette.core.finding.Argument;
 import app.layette.formats.svg.QrPicture;
+import app.layette.formats.wording.Wording;
 import app.layette.web.account.SecondStep;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Users;
@@ -10,9 +11,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
 import java.time.Instant;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -34,7 +33,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 @RequestMapping("/account/second")
 class SecondFactorController {
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
     private static final String OFFERED = "layette.passkeyOffered";
     private static final String BACK = "redirect:/account/second";
 
@@ -196,6 +194,7 @@ class SecondFactorController {
 
     private ModelAndView page(SignedIn user, HttpServletRequest request, String wrong) {
         ZoneId zone = viewing.point(user).zone();
+        Wording words = viewing.wording(user);
         ModelAndView page = new ModelAndView("factor/second");
         page.addObject("wrong", wrong);
         page.addObject("name", user.getUsername());
@@ -215,12 +214,15 @@ class SecondFactorController {
                 "passkeys",
                 passkeys.of(user.getUsername()).stream()
                         .map(each -> new Line(
-                                each.id(), each.label(), day(each.created(), zone), day(each.lastUsed(), zone)))
+                                each.id(),
+                                each.label(),
+                                day(each.created(), zone, words),
+                                day(each.lastUsed(), zone, words)))
                         .toList());
         return page;
     }
 
-    private static String day(Instant at, ZoneId zone) {
-        return at == null ? "" : DAY.format(at.atZone(zone));
+    private static String day(Instant at, ZoneId zone, Wording words) {
+        return at == null ? "" : words.say(at.atZone(zone).toLocalDate());
     }
 }

@@ -43,8 +43,6 @@ class AsFoundController {
     /** A place of the walk, and what is known of it. */
     public record Place(String key, String says, String look, String lookSays, String mark) {}
 
-    private static final RuleWords RULES = new RuleWords(Locale.ENGLISH);
-
     /** Something that may be found, and how it is seen. */
     public record Choice(String misuse, String says, String seen, String weight, String weightSays, boolean found) {}
 
@@ -166,7 +164,7 @@ class AsFoundController {
                 .map(misuse -> new Choice(
                         misuse.name(),
                         words.say("misuse." + misuse),
-                        RULES.seen(misuse),
+                        new RuleWords(words).seen(misuse),
                         Misuses.of(misuse).weight().name().toLowerCase(Locale.ROOT),
                         words.say("weight." + Misuses.of(misuse).weight()),
                         asFound.found().stream().anyMatch(found -> found.misuse() == misuse)))
@@ -177,7 +175,7 @@ class AsFoundController {
         Misuses.Row row = Misuses.of(found.misuse());
         return new Line(
                 words.say("misuse." + found.misuse()),
-                RULES.why(found.misuse()),
+                new RuleWords(words).why(found.misuse()),
                 RuleWords.rule(found.misuse()).text(),
                 words.say("drawing.asFound." + row.area()),
                 row.area().name(),

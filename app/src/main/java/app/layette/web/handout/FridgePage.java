@@ -21,12 +21,10 @@ import app.layette.formats.svg.FamilyPictures.Fixing;
 import app.layette.formats.svg.ReadingPicture;
 import app.layette.formats.wording.Wording;
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -49,8 +47,8 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
     /** A date on the line of time; {@code likely} when it is computed from growing. */
     public record Mark(String when, String what, boolean likely) {}
 
-    static FridgePage of(FittingPlan plan, Wording words, Locale locale) {
-        return new Drawer(plan, words, locale).draw();
+    static FridgePage of(FittingPlan plan, Wording words) {
+        return new Drawer(plan, words).draw();
     }
 
     /** Chooses what there is to draw. */
@@ -58,14 +56,12 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
         private final FittingPlan plan;
         private final Situation situation;
         private final Wording words;
-        private final Locale locale;
         private final List<Panel> panels = new ArrayList<>();
 
-        Drawer(FittingPlan plan, Wording words, Locale locale) {
+        Drawer(FittingPlan plan, Wording words) {
             this.plan = plan;
             this.situation = plan.situation();
             this.words = words;
-            this.locale = locale;
         }
 
         FridgePage draw() {
@@ -207,7 +203,7 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
         private String named(String word) {
             return situation
                     .seat()
-                    .map(seat -> seat.named(word, locale.getLanguage()))
+                    .map(seat -> seat.named(word, words.language()))
                     .orElse(word);
         }
 
@@ -273,8 +269,7 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
         private String when(DatedEvent event) {
             LocalDate today = situation.today();
             boolean far = event.on().isAfter(today.plusMonths(10));
-            String day = DateTimeFormatter.ofPattern(far ? "MMM yyyy" : "d MMM", locale)
-                    .format(event.on());
+            String day = far ? words.month(event.on()) : words.dayOfYear(event.on());
             if (event.every().isPresent()) {
                 boolean monthly = event.every().get().getMonths() == 1;
                 return words.say(

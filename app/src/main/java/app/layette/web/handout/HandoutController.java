@@ -2,6 +2,7 @@ package app.layette.web.handout;
 
 import app.layette.core.finding.Argument;
 import app.layette.formats.svg.QrPicture;
+import app.layette.formats.wording.Languages;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
@@ -28,7 +29,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** The handout on screen and as a PDF, in English or Spanish, and the family's own page. */
 @Controller
 class HandoutController {
-    private static final String SPANISH = "es";
 
     private final Fittings fittings;
     private final FamilyPages pages;
@@ -57,15 +57,14 @@ class HandoutController {
     String handout(
             @AuthenticationPrincipal SignedIn user,
             @PathVariable UUID id,
-            @RequestParam(defaultValue = "en") String lang,
+            @RequestParam(required = false) String lang,
             HttpServletRequest request,
             Model model) {
-        Wording words = words(user, lang);
-        HandoutSheet sheet =
-                HandoutSheet.of(fittings.planned(id, user.pointId()), viewing.point(user), words, locale(lang));
+        Wording words = viewing.wording(user, lang);
+        HandoutSheet sheet = HandoutSheet.of(fittings.planned(id, user.pointId()), viewing.point(user), words);
         model.addAttribute("id", id);
         model.addAttribute("sheet", sheet);
-        model.addAttribute("lang", lang(lang));
+        speaks(words, model);
         pages.of(id).ifPresent(page -> show(page, words, request, model));
         return "handout/handout";
     }
@@ -85,15 +84,14 @@ class HandoutController {
     ResponseEntity<byte[]> pdf(
             @AuthenticationPrincipal SignedIn user,
             @PathVariable UUID id,
-            @RequestParam(defaultValue = "en") String lang,
+            @RequestParam(required = false) String lang,
             HttpServletRequest request) {
-        Wording words = words(user, lang);
-        HandoutSheet sheet =
-                HandoutSheet.of(fittings.planned(id, user.pointId()), viewing.point(user), words, locale(lang));
+        Wording words = viewing.wording(user, lang);
+        HandoutSheet sheet = HandoutSheet.of(fittings.planned(id, user.pointId()), viewing.point(user), words);
         Optional<FamilyPageRow> page = pages.of(id);
         byte[] document = pdf.of(
                 sheet,
-                lang(lang),
+                words.language(),
                 page.map(each -> QrPicture.of(address(each, request))).orElse(""),
                 page.map(each -> words.say("handout.qr", Map.of("until", Argument.of(each.expiresOn()))))
                         .orElse(""));
@@ -121,15 +119,17 @@ class HandoutController {
     @GetMapping("/f/{token}")
     String familyPage(
             @PathVariable String token,
-            @RequestParam(defaultValue = "en") String lang,
+            @RequestParam(required = false) String lang,
+            Locale locale,
             jakarta.servlet.http.HttpServletResponse response,
             Model model) {
         response.setHeader("X-Robots-Tag", "noindex, nofollow");
         response.setHeader("Referrer-Policy", "no-referrer");
         Optional<FamilyPages.Open> open = pages.open(token);
-        Wording words =
-                new Wording(locale(lang), open.map(FamilyPages.Open::units).orElse(Wording.DEFAULT_UNITS));
-        model.addAttribute("lang", lang(lang));
+        Wording words = Viewing.wording(
+                lang == null ? locale : Languages.of(lang),
+                open.map(FamilyPages.Open::units).orElse(Wording.DEFAULT_UNITS));
+        speaks(words, model);
         model.addAttribute("words", words);
         if (open.isEmpty()) {
             response.setStatus(HttpStatus.GONE.value());
@@ -137,7 +137,7 @@ class HandoutController {
         }
         model.addAttribute("token", token);
         model.addAttribute(
-                "sheet", HandoutSheet.of(open.get().fitting(), open.get().point(), words, locale(lang)));
+                "sheet", HandoutSheet.of(open.get().fitting(), open.get().point(), words));
         model.addAttribute(
                 "until",
                 words.say(
@@ -147,24 +147,19 @@ class HandoutController {
 
     /** The dates of the family's own page for their calendar, as long as the page may be read. */
     @GetMapping("/f/{token}/calendar.ics")
-    ResponseEntity<String> familyCalendar(@PathVariable String token, @RequestParam(defaultValue = "en") String lang) {
+    ResponseEntity<String> familyCalendar(@PathVariable String token, @RequestParam(required = false) String lang) {
         return pages.open(token)
                 .map(open -> ResponseEntity.ok()
                         .contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
                         .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"dates.ics\"")
-                        .body(calendar.ofFamily(open.fitting().id(), new Wording(locale(lang), open.units()))))
+                        .body(calendar.ofFamily(
+                                open.fitting().id(),
+                                Viewing.wording(Languages.of(String.valueOf(lang)), open.units()))))
                 .orElseGet(() -> ResponseEntity.status(HttpStatus.GONE).build());
     }
 
-    private Wording words(SignedIn user, String lang) {
-        return new Wording(locale(lang), viewing.wording(user).units());
-    }
-
-    private static Locale locale(String lang) {
-        return lang.equals(SPANISH) ? Locale.forLanguageTag(SPANISH) : Locale.ENGLISH;
-    }
-
-    private static String lang(String lang) {
-        return lang.equals(SPANISH) ? SPANISH : "en";
+    private static void speaks(Wording words, Model model) {
+        model.addAttribute("lang", words.language());
+        model.addAttribute("others", Languages.others(words.locale()));
     }
 }

@@ -22,7 +22,6 @@ import app.layette.web.paper.PaperSize;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -89,7 +88,7 @@ public record HandoutSheet(
         return !isLeftOpen() && crashed.isEmpty();
     }
 
-    static HandoutSheet of(Fittings.Planned fitting, Point point, Wording words, Locale locale) {
+    static HandoutSheet of(Fittings.Planned fitting, Point point, Wording words) {
         FittingPlan plan = fitting.plan();
         Situation situation = plan.situation();
         Face face = switch (plan.state()) {
@@ -112,16 +111,16 @@ public record HandoutSheet(
                                 Map.of("on", Argument.of(crash.value().on()))))
                         .orElse(""),
                 changedSince(situation, words),
-                FridgePage.of(plan, words, locale),
+                FridgePage.of(plan, words),
                 look(plan, words),
                 face == Face.LEFT_OPEN ? wrong(plan, words) : List.of(),
                 ended.map(Fact.Ended::offered).orElse(""),
-                settings(situation, words, locale.getLanguage()),
+                settings(situation, words, words.language()),
                 SheetSays.forTheFamily(situation).stream()
                         .map(saying -> words.say(saying.message(), saying.arguments()))
                         .map(line -> situation
                                 .seat()
-                                .map(seat -> seat.inLanguage(line, locale.getLanguage()))
+                                .map(seat -> seat.inLanguage(line, words.language()))
                                 .orElse(line))
                         .toList(),
                 tight(plan.method(), situation.isBedside(), words),

@@ -2,6 +2,7 @@ package app.layette.web.lesson;
 
 import app.layette.core.entry.Situation;
 import app.layette.core.lesson.Worksheet;
+import app.layette.formats.wording.Languages;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
@@ -9,7 +10,6 @@ import app.layette.web.fitting.Fittings;
 import app.layette.web.paper.PaperSize;
 import app.layette.web.paper.PdfPrinter;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.HttpHeaders;
@@ -28,7 +28,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class LessonController {
     private static final int MOST_FAMILIES = 12;
-    private static final String SPANISH = "es";
 
     /** A family's part of the worksheet. */
     public record Sheet(String child, String seat, List<Line> lines) {}
@@ -51,7 +50,7 @@ class LessonController {
             @AuthenticationPrincipal SignedIn user,
             @RequestParam(name = "with", defaultValue = "") List<UUID> with,
             @RequestParam(defaultValue = "false") boolean answers,
-            @RequestParam(defaultValue = "en") String lang,
+            @RequestParam(required = false) String lang,
             Model model) {
         List<UUID> families = chosen(with);
         model.addAttribute("point", viewing.point(user).name());
@@ -60,8 +59,10 @@ class LessonController {
         model.addAttribute("with", families);
         model.addAttribute("most", MOST_FAMILIES);
         model.addAttribute("answers", answers);
-        model.addAttribute("lang", lang.equals(SPANISH) ? SPANISH : "en");
-        model.addAttribute("sheets", sheets(user, families, words(user, lang)));
+        Wording words = viewing.wording(user, lang);
+        model.addAttribute("lang", words.language());
+        model.addAttribute("others", Languages.others(viewing.wording(user).locale()));
+        model.addAttribute("sheets", sheets(user, families, words));
         return "lesson/lesson";
     }
 
@@ -70,15 +71,15 @@ class LessonController {
             @AuthenticationPrincipal SignedIn user,
             @RequestParam(name = "with", defaultValue = "") List<UUID> with,
             @RequestParam(defaultValue = "false") boolean answers,
-            @RequestParam(defaultValue = "en") String lang) {
-        Wording words = words(user, lang);
+            @RequestParam(required = false) String lang) {
+        Wording words = viewing.wording(user, lang);
         byte[] document = printer.print(
                 "lesson/pdf",
-                lang.equals(SPANISH) ? SPANISH : "en",
+                words.language(),
                 Map.of(
                         "sheets", sheets(user, chosen(with), words),
                         "answers", answers,
-                        "lang", lang.equals(SPANISH) ? SPANISH : "en",
+                        "lang", words.language(),
                         "title", words.say("worksheet.title"),
                         "cautions", words.say("worksheet.cautions"),
                         "point", viewing.point(user).name(),
@@ -87,11 +88,6 @@ class LessonController {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"worksheet.pdf\"")
                 .body(document);
-    }
-
-    private Wording words(SignedIn user, String lang) {
-        Locale locale = lang.equals(SPANISH) ? Locale.forLanguageTag(SPANISH) : Locale.ENGLISH;
-        return new Wording(locale, viewing.wording(user).units());
     }
 
     private static List<UUID> chosen(List<UUID> with) {

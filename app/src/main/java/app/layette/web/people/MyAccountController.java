@@ -6,9 +6,7 @@ import app.layette.web.account.Viewing;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
 import java.time.Duration;
-import java.time.Instant;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
@@ -28,7 +26,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** One's own password and open sessions, and the page behind a link for a new password. */
 @Controller
 class MyAccountController {
-    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
 
     private final Passwords passwords;
     private final Sessions sessions;
@@ -87,49 +84,50 @@ class MyAccountController {
     @PostMapping("/account/sessions/{key}/end")
     String end(@AuthenticationPrincipal SignedIn user, @PathVariable UUID key, RedirectAttributes after) {
         sessions.end(user.getUsername(), key);
-        after.addFlashAttribute("said", "That session is over.");
+        after.addFlashAttribute("said", viewing.wording(user).say("account.sessionOver"));
         return "redirect:/account";
     }
 
     @PostMapping("/account/sessions/end")
     String endOthers(@AuthenticationPrincipal SignedIn user, HttpServletRequest request, RedirectAttributes after) {
         sessions.endOthers(user.getUsername(), here(request));
-        after.addFlashAttribute("said", "All others are over.");
+        after.addFlashAttribute("said", viewing.wording(user).say("account.othersOver"));
         return "redirect:/account";
     }
 
     @GetMapping("/password/{token}")
-    ModelAndView link(@PathVariable String token) {
-        return linked(token, "");
+    ModelAndView link(@PathVariable String token, Locale locale) {
+        return linked(token, "", locale);
     }
 
     @PostMapping("/password/{token}")
-    ModelAndView setByLink(@PathVariable String token, @RequestParam(defaultValue = "") String fresh) {
+    ModelAndView setByLink(@PathVariable String token, @RequestParam(defaultValue = "") String fresh, Locale locale) {
         return passwords
                 .setBy(token, fresh)
                 .map(reason -> {
-                    ModelAndView page = linked(token, reason);
+                    ModelAndView page = linked(token, reason, locale);
                     page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
                     return page;
                 })
                 .orElseGet(() -> new ModelAndView("redirect:/sign-in?changed"));
     }
 
-    private ModelAndView linked(String token, String reason) {
+    private ModelAndView linked(String token, String reason, Locale locale) {
         Optional<String> name = passwords.nameBehind(token);
         ModelAndView page =
                 new ModelAndView("people/password", name.isPresent() ? HttpStatus.OK : HttpStatus.NOT_FOUND);
         page.addObject("name", name.orElse(""));
-        page.addObject("wrong", reason.isEmpty() ? "" : wording().say("password." + reason));
+        page.addObject(
+                "wrong",
+                reason.isEmpty()
+                        ? ""
+                        : Viewing.wording(locale, Wording.DEFAULT_UNITS).say("password." + reason));
         return page;
-    }
-
-    private static Wording wording() {
-        return new Wording(Locale.ENGLISH, app.layette.core.measure.UnitSystem.METRIC);
     }
 
     private ModelAndView page(SignedIn user, HttpServletRequest request, Optional<String> refused) {
         ZoneId zone = viewing.point(user).zone();
+        Wording words = viewing.wording(user);
         ModelAndView page = new ModelAndView("people/account");
         page.addObject("name", user.getUsername());
         page.addObject("shown", user.displayName());
@@ -138,23 +136,21 @@ class MyAccountController {
         page.addObject("idle", spoken(idle));
         page.addObject("longest", spoken(longest));
         page.addObject(
-                "wrong",
-                refused.map(reason -> wording().say("password." + reason)).orElse(""));
+                "wrong", refused.map(reason -> words.say("password." + reason)).orElse(""));
         page.addObject(
                 "sessions",
                 sessions.of(user.getUsername(), here(request)).stream()
                         .map(each -> new Line(
-                                each.key(), time(each.since(), zone), time(each.lastUsed(), zone), each.here()))
+                                each.key(),
+                                words.recent(each.since().atZone(zone)),
+                                words.recent(each.lastUsed().atZone(zone)),
+                                each.here()))
                         .toList());
         return page;
     }
 
     private static String spoken(Duration time) {
         return time.toMinutesPart() == 0 ? time.toHours() + " h" : time.toMinutes() + " min";
-    }
-
-    private static String time(Instant at, ZoneId zone) {
-        return TIME.format(at.atZone(zone));
     }
 
     private static String here(HttpServletRequest request) {

@@ -109,7 +109,7 @@ class PeopleController {
             RedirectAttributes after) {
         try {
             people.change(user, id, fields, today(user));
-            after.addFlashAttribute("said", "Kept.");
+            after.addFlashAttribute("said", viewing.wording(user).say("people.kept"));
             return new ModelAndView("redirect:/people");
         } catch (RefusedPersonException e) {
             return refused(user, fields, id.toString(), e);
@@ -129,7 +129,7 @@ class PeopleController {
     @PostMapping("/{id}/sign-out")
     ModelAndView signOut(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id, RedirectAttributes after) {
         people.signOut(user, id);
-        after.addFlashAttribute("said", "Signed out everywhere.");
+        after.addFlashAttribute("said", viewing.wording(user).say("people.signedOut"));
         return new ModelAndView("redirect:/people");
     }
 
@@ -137,7 +137,7 @@ class PeopleController {
     ModelAndView removeSecondFactor(
             @AuthenticationPrincipal SignedIn user, @PathVariable UUID id, RedirectAttributes after) {
         people.removeSecondFactor(user, id);
-        after.addFlashAttribute("said", "The second factor is gone: signed out, and to be set up anew.");
+        after.addFlashAttribute("said", viewing.wording(user).say("people.secondGone"));
         return new ModelAndView("redirect:/people");
     }
 
@@ -150,7 +150,7 @@ class PeopleController {
         boolean retires = !fields.containsKey("back");
         try {
             people.retire(user, id, retires);
-            after.addFlashAttribute("said", retires ? "Retired: signed out, and signs in no more." : "Back.");
+            after.addFlashAttribute("said", viewing.wording(user).say(retires ? "people.retired" : "people.back"));
             return new ModelAndView("redirect:/people");
         } catch (RefusedPersonException e) {
             return refused(user, fields, id.toString(), e);

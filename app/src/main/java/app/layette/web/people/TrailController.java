@@ -5,11 +5,9 @@ import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.trail.Trail;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
@@ -21,7 +19,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 /** The trail as a lead reads it and takes it along. */
 @Controller
 class TrailController {
-    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
     private static final int MOST_SHOWN = 300;
 
     private final Trail trail;
@@ -50,7 +47,7 @@ class TrailController {
                 newest.stream()
                         .map(line -> new Row(
                                 line.seq(),
-                                TIME.format(line.at().atZone(zone)),
+                                words.moment(line.at().atZone(zone)),
                                 line.by(),
                                 words.say("trail." + line.what()),
                                 line.about()))

@@ -26,12 +26,10 @@ import app.layette.web.fitting.RefusedEntryException;
 import app.layette.web.fitting.Striking;
 import app.layette.web.shell.Page;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -55,10 +53,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 @RequestMapping("/fittings/{id}/record")
 class StoryController {
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
-    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
-    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
-
     private static final int A_PAGE = 200;
     private static final int MOST_WORDS = 200;
 
@@ -149,7 +143,8 @@ class StoryController {
         model.addAttribute("lastSeq", fitting.plan().situation().lastSeq());
         model.addAttribute(
                 "seal",
-                seal.map(row -> view(row, fittings.documents(id), point.zone())).orElse(null));
+                seal.map(row -> view(row, fittings.documents(id), point.zone(), words))
+                        .orElse(null));
         if (user.isLead()) {
             List<Striking.Words> free = striking.of(id, user.pointId()).stream()
                     .sorted(Comparator.comparing(each -> !each.named()))
@@ -164,7 +159,7 @@ class StoryController {
                                 "record.struckSays",
                                 Map.of(
                                         "by", Argument.of(each.by()),
-                                        "at", Argument.of(TIME.format(each.at().atZone(point.zone()))),
+                                        "at", Argument.of(words.moment(each.at().atZone(point.zone()))),
                                         "places", Argument.of(each.places()),
                                         "why", Argument.of(each.why()),
                                         "before", Argument.of(each.sha256Before()))))
@@ -192,7 +187,7 @@ class StoryController {
                 words.say(
                         "record.practice",
                         Map.of(
-                                "profile", Argument.of(practice.profile().name()),
+                                "profile", Argument.of(words.named(practice.profile())),
                                 "version", Argument.of(practice.profile().version()),
                                 "law",
                                         Argument.of(practice.lawCountry()
@@ -224,9 +219,9 @@ class StoryController {
                 .orElseGet(() -> ResponseEntity.notFound().build());
     }
 
-    private static SealView view(SealRow row, List<String> documents, ZoneId zone) {
+    private static SealView view(SealRow row, List<String> documents, ZoneId zone, Wording words) {
         return new SealView(
-                TIME.format(row.sealedAt().atZone(zone)),
+                words.moment(row.sealedAt().atZone(zone)),
                 row.sealedBy(),
                 row.seal().sha256(),
                 row.seal().lastSeq(),
@@ -256,7 +251,7 @@ class StoryController {
         List<Line> lines = new ArrayList<>();
         String before = "";
         for (Entry entry : shown) {
-            String day = DAY.format(entry.at().atZoneSameInstant(zone));
+            String day = words.say(entry.at().atZoneSameInstant(zone).toLocalDate());
             Fact fact = entry.fact();
             Optional<Fact> by = Optional.ofNullable(correctedBy.get(entry.id()));
             UUID about = about(entry);
@@ -269,7 +264,7 @@ class StoryController {
                     entry.seq(),
                     entry.id(),
                     day.equals(before) ? null : day,
-                    CLOCK.format(entry.at().atZoneSameInstant(zone)),
+                    words.clock(entry.at().atZoneSameInstant(zone)),
                     entry.by().id(),
                     how(entry.how(), words),
                     facts.kind(fact),

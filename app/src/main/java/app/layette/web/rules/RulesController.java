@@ -7,12 +7,13 @@ import app.layette.core.finding.Weight;
 import app.layette.core.misuse.Misuses;
 import app.layette.formats.rules.RuleWords;
 import app.layette.formats.svg.AnswerPicture;
+import app.layette.formats.wording.Languages;
 import app.layette.formats.wording.Wording;
+import app.layette.web.account.Viewing;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -23,24 +24,20 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
 
 /**
- * The page of each rule, in English and Spanish. It tells of nobody and asks for nobody: a family comes here from its own
+ * The page of each rule, in each language. It tells of nobody and asks for nobody: a family comes here from its own
  * page, without signing in.
  */
 @Controller
 class RulesController {
-    private static final String SPANISH = "es";
     /** Slots and the slot at the shoulder in the picture of HAR-1. */
     private static final int SLOTS = 4;
 
     private static final int AT_SHOULDER = 2;
 
-    private static final Map<String, Tongue> TONGUES =
-            Map.of("en", new Tongue(Locale.ENGLISH), SPANISH, new Tongue(Locale.forLanguageTag(SPANISH)));
-
     /** The words of one language. */
     private record Tongue(RuleWords rules, Wording words) {
-        Tongue(Locale locale) {
-            this(new RuleWords(locale), new Wording(locale, Wording.DEFAULT_UNITS));
+        Tongue(Wording words) {
+            this(new RuleWords(words), words);
         }
     }
 
@@ -54,8 +51,8 @@ class RulesController {
     public record Family(String name, List<RuleWords.Page> rules) {}
 
     @GetMapping("/rules")
-    String all(@RequestParam(defaultValue = "en") String lang, Model model) {
-        RuleWords words = spoken(lang, model).rules();
+    String all(@RequestParam(required = false) String lang, Locale locale, Model model) {
+        RuleWords words = spoken(lang, locale, model).rules();
         model.addAttribute(
                 "families",
                 words.families().entrySet().stream()
@@ -67,9 +64,9 @@ class RulesController {
     }
 
     @GetMapping("/rules/{code}")
-    String one(@PathVariable String code, @RequestParam(defaultValue = "en") String lang, Model model) {
+    String one(@PathVariable String code, @RequestParam(required = false) String lang, Locale locale, Model model) {
         RuleCode rule = named(code);
-        Tongue tongue = spoken(lang, model);
+        Tongue tongue = spoken(lang, locale, model);
         RuleCode[] all = RuleCode.values();
         model.addAttribute("rule", tongue.rules().page(rule));
         model.addAttribute("code", rule.text());
@@ -91,20 +88,14 @@ class RulesController {
         return "rules/one";
     }
 
-    private static Tongue spoken(String lang, Model model) {
-        String spoken = TONGUES.containsKey(lang) ? lang : "en";
-        Tongue tongue = TONGUES.get(spoken);
-        model.addAttribute("lang", spoken);
-        model.addAttribute("other", spoken.equals(SPANISH) ? "en" : SPANISH);
-        model.addAttribute("here", asking(spoken));
-        model.addAttribute("there", asking(spoken.equals(SPANISH) ? "en" : SPANISH));
+    private static Tongue spoken(String lang, Locale own, Model model) {
+        Tongue tongue = new Tongue(Viewing.wording(lang == null ? own : Languages.of(lang), Wording.DEFAULT_UNITS));
+        model.addAttribute("lang", tongue.words().language());
+        model.addAttribute("others", Languages.others(tongue.words().locale()));
+        // Whoever chose a language here goes on in it.
+        model.addAttribute("here", lang == null ? "" : "?lang=" + tongue.words().language());
         model.addAttribute("say", tongue.rules());
         return tongue;
-    }
-
-    /** What an address ends with to be read in a language; English needs nothing. */
-    private static String asking(String lang) {
-        return lang.equals(SPANISH) ? "?lang=" + SPANISH : "";
     }
 
     private static RuleCode named(String code) {
@@ -118,7 +109,7 @@ class RulesController {
     private static List<Drawn> drawn(RuleCode rule, Tongue tongue) {
         List<Drawn> drawn = new ArrayList<>();
         if (rule == RuleCode.HAR_1) {
-            String holds = tongue.rules().say("page.holds");
+            String holds = tongue.rules().say("holds");
             drawn.add(new Drawn(AnswerPicture.shoulder(SLOTS, AT_SHOULDER), "holds", holds, holds));
         }
         for (Question question : Question.values()) {
@@ -133,8 +124,8 @@ class RulesController {
 
     private static Drawn drawn(Question question, String answer, String picture, Tongue tongue) {
         Optional<Weight> weight = Answers.weight(question, answer);
-        String judged = weight.map(each -> each == Weight.HOLDS ? "page.holds" : "page.wrong")
-                .orElse("page.depends");
+        String judged =
+                weight.map(each -> each == Weight.HOLDS ? "holds" : "wrong").orElse("depends");
         return new Drawn(
                 picture,
                 weight.map(each -> each.name().toLowerCase(Locale.ROOT)).orElse("advise"),

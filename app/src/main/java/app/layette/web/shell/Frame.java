@@ -1,10 +1,13 @@
 package app.layette.web.shell;
 
 import app.layette.core.measure.UnitSystem;
+import app.layette.formats.wording.Languages;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Duration;
+import java.util.List;
+import java.util.Locale;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.ControllerAdvice;
@@ -24,6 +27,18 @@ class Frame {
      * @param steadyMs how long a button must have stood in its place before a press on it counts, in milliseconds
      */
     public record FrameView(String name, String role, boolean metric, String here, String user, long steadyMs) {}
+
+    /** The sentences that the scripts say, as one JSON object; on every page, signed in or not. */
+    @ModelAttribute("scriptWords")
+    String scriptWords(Locale locale) {
+        return Sentences.ofScripts(locale);
+    }
+
+    /** The languages that somebody can switch to, each as it calls itself. */
+    @ModelAttribute("otherLanguages")
+    List<Languages.Other> otherLanguages(Locale locale) {
+        return Languages.others(locale);
+    }
 
     private final Viewing viewing;
     private final Duration steady;
@@ -50,7 +65,7 @@ class Frame {
         boolean canComeBack = request.getMethod().equals("GET");
         return new FrameView(
                 user.displayName(),
-                user.role().name().toLowerCase(java.util.Locale.ROOT),
+                user.role().name().toLowerCase(Locale.ROOT),
                 metric,
                 canComeBack ? here : "/",
                 user.author().id(),

@@ -2,7 +2,11 @@ package app.layette.web.shell;
 
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.Locale;
 import org.springframework.boot.webmvc.error.ErrorController;
+import org.springframework.context.MessageSource;
+import org.springframework.context.MessageSourceResolvable;
+import org.springframework.context.support.DefaultMessageSourceResolvable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -15,6 +19,17 @@ class MishapController implements ErrorController {
     /** Attribute of a request with a sentence of somebody who refused it. */
     static final String SENTENCE = MishapController.class.getName() + ".sentence";
 
+    private final MessageSource messages;
+
+    MishapController(MessageSource messages) {
+        this.messages = messages;
+    }
+
+    /** What is to be said of a request that is refused. */
+    static MessageSourceResolvable sentence(String key, Object... arguments) {
+        return new DefaultMessageSourceResolvable(new String[] {"mishap." + key}, arguments);
+    }
+
     @RequestMapping(
             path = "/error",
             method = {
@@ -26,38 +41,40 @@ class MishapController implements ErrorController {
                 RequestMethod.DELETE,
                 RequestMethod.OPTIONS
             })
-    ModelAndView mishap(HttpServletRequest request) {
+    ModelAndView mishap(HttpServletRequest request, Locale locale) {
         // Whoever types this address has met with no mishap: there is no such page.
         HttpStatus status = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE) instanceof Integer code
                 ? HttpStatus.valueOf(code)
                 : HttpStatus.NOT_FOUND;
         ModelAndView page = new ModelAndView("error", status);
-        page.addObject("heading", heading(status));
-        page.addObject("sentence", sentence(request, status));
+        page.addObject("heading", heading(status, locale));
+        page.addObject("sentence", sentence(request, status, locale));
         return page;
     }
 
-    private static String heading(HttpStatus status) {
-        return switch (status) {
-            case NOT_FOUND -> "There is nothing here";
-            case FORBIDDEN -> "Not yours to do";
-            case CONFLICT -> "Already there";
-            case BAD_REQUEST, UNPROCESSABLE_CONTENT, METHOD_NOT_ALLOWED, UNSUPPORTED_MEDIA_TYPE -> "Not taken";
-            case CONTENT_TOO_LARGE -> "Too large";
-            case TOO_MANY_REQUESTS, SERVICE_UNAVAILABLE -> "Too much at once";
-            default -> "Something went wrong";
+    private String heading(HttpStatus status, Locale locale) {
+        String key = switch (status) {
+            case NOT_FOUND -> "nothing";
+            case FORBIDDEN -> "notYours";
+            case CONFLICT -> "alreadyThere";
+            case BAD_REQUEST, UNPROCESSABLE_CONTENT, METHOD_NOT_ALLOWED, UNSUPPORTED_MEDIA_TYPE -> "notTaken";
+            case CONTENT_TOO_LARGE -> "tooLarge";
+            case TOO_MANY_REQUESTS, SERVICE_UNAVAILABLE -> "tooMuch";
+            default -> "wrong";
         };
+        return messages.getMessage("mishap." + key, null, locale);
     }
 
-    private static String sentence(HttpServletRequest request, HttpStatus status) {
-        if (request.getAttribute(SENTENCE) instanceof String said) {
-            return said;
+    private String sentence(HttpServletRequest request, HttpStatus status, Locale locale) {
+        if (request.getAttribute(SENTENCE) instanceof MessageSourceResolvable said) {
+            return messages.getMessage(said, locale);
         }
-        return switch (status) {
-            case NOT_FOUND -> "The page or the fitting is not at this fitting point.";
-            case FORBIDDEN -> "Your role does not do this, or the page is from before you signed in. Open it again.";
-            case CONTENT_TOO_LARGE -> "What was sent is larger than anything that is asked for here.";
-            default -> "Nothing that was kept is lost. Go back and try again.";
+        String key = switch (status) {
+            case NOT_FOUND -> "nothing.why";
+            case FORBIDDEN -> "notYours.why";
+            case CONTENT_TOO_LARGE -> "tooLarge.why";
+            default -> "wrong.why";
         };
+        return messages.getMessage("mishap." + key, null, locale);
     }
 }

@@ -12,6 +12,7 @@ import java.util.Enumeration;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.context.MessageSourceResolvable;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
@@ -38,8 +39,7 @@ class PlainRequests extends OncePerRequestFilter {
                     request,
                     response,
                     HttpStatus.CONTENT_TOO_LARGE,
-                    "This form is larger (%d bytes) than any here; allowed are up to %d bytes."
-                            .formatted(request.getContentLengthLong(), LARGEST_FORM));
+                    MishapController.sentence("largeForm", request.getContentLengthLong(), LARGEST_FORM));
             return;
         }
         Map<String, String[]> typed;
@@ -47,10 +47,10 @@ class PlainRequests extends OncePerRequestFilter {
             typed = request.getParameterMap();
         } catch (IllegalStateException e) {
             // Half a form, a broken one, or one that says that it is something else.
-            refuse(request, response, HttpStatus.BAD_REQUEST, "This form did not arrive whole. Send it again.");
+            refuse(request, response, HttpStatus.BAD_REQUEST, MishapController.sentence("half"));
             return;
         }
-        Optional<String> wrong = wrong(typed);
+        Optional<MessageSourceResolvable> wrong = wrong(typed);
         if (wrong.isPresent()) {
             refuse(request, response, HttpStatus.BAD_REQUEST, wrong.get());
             return;
@@ -58,25 +58,31 @@ class PlainRequests extends OncePerRequestFilter {
         chain.doFilter(new Plain(request, plain(typed)), response);
     }
 
-    private static Optional<String> wrong(Map<String, String[]> typed) {
+    private static Optional<MessageSourceResolvable> wrong(Map<String, String[]> typed) {
         int fields = 0;
         for (Map.Entry<String, String[]> each : typed.entrySet()) {
             fields += each.getValue().length;
             for (String value : each.getValue()) {
                 if (value.length() > LONGEST_FIELD) {
                     String name = PlainText.of(each.getKey());
-                    return Optional.of("The field %s (%d characters) is too long; allowed are up to %d characters."
-                            .formatted(name.substring(0, Math.min(name.length(), 40)), value.length(), LONGEST_FIELD));
+                    return Optional.of(MishapController.sentence(
+                            "longField",
+                            name.substring(0, Math.min(name.length(), 40)),
+                            value.length(),
+                            LONGEST_FIELD));
                 }
             }
         }
         return fields > MOST_FIELDS
-                ? Optional.of("This form has %d fields; allowed are up to %d.".formatted(fields, MOST_FIELDS))
+                ? Optional.of(MishapController.sentence("manyFields", fields, MOST_FIELDS))
                 : Optional.empty();
     }
 
     private static void refuse(
-            HttpServletRequest request, HttpServletResponse response, HttpStatus status, String sentence)
+            HttpServletRequest request,
+            HttpServletResponse response,
+            HttpStatus status,
+            MessageSourceResolvable sentence)
             throws IOException {
         if (response.isCommitted()) {
             // Whoever sent half a form has gone: there is nobody to tell.

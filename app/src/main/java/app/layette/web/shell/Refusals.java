@@ -3,6 +3,7 @@ package app.layette.web.shell;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import org.springframework.context.MessageSourceResolvable;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -31,8 +32,8 @@ class Refusals {
         }
         String value = String.valueOf(wrong.getValue());
         say(
-                "The field %s (%s) is not what is asked for there."
-                        .formatted(wrong.getName(), value.substring(0, Math.min(value.length(), LONGEST_SHOWN))),
+                MishapController.sentence(
+                        "wrongKind", wrong.getName(), value.substring(0, Math.min(value.length(), LONGEST_SHOWN))),
                 HttpStatus.BAD_REQUEST,
                 request,
                 response);
@@ -42,18 +43,14 @@ class Refusals {
     void refuse(
             MissingServletRequestParameterException missing, HttpServletRequest request, HttpServletResponse response)
             throws IOException {
-        say(
-                "The field %s is empty; it is needed.".formatted(missing.getParameterName()),
-                HttpStatus.BAD_REQUEST,
-                request,
-                response);
+        say(MishapController.sentence("needed", missing.getParameterName()), HttpStatus.BAD_REQUEST, request, response);
     }
 
     @ExceptionHandler
     void refuse(MissingServletRequestPartException missing, HttpServletRequest request, HttpServletResponse response)
             throws IOException {
         say(
-                "No file came with the field %s; it is needed.".formatted(missing.getRequestPartName()),
+                MishapController.sentence("noFile", missing.getRequestPartName()),
                 HttpStatus.BAD_REQUEST,
                 request,
                 response);
@@ -64,9 +61,7 @@ class Refusals {
             throws IOException {
         boolean large = broken instanceof MaxUploadSizeExceededException;
         say(
-                large
-                        ? "This file is larger than any that is taken here."
-                        : "This form did not arrive whole, or it holds no file. Send it again.",
+                MishapController.sentence(large ? "largeFile" : "brokenFile"),
                 large ? HttpStatus.CONTENT_TOO_LARGE : HttpStatus.BAD_REQUEST,
                 request,
                 response);
@@ -76,15 +71,14 @@ class Refusals {
     @ExceptionHandler
     void refuse(DataIntegrityViolationException twice, HttpServletRequest request, HttpServletResponse response)
             throws IOException {
-        say(
-                "The same thing came in at the same moment and is kept already. Open the page again to see it.",
-                HttpStatus.CONFLICT,
-                request,
-                response);
+        say(MishapController.sentence("twice"), HttpStatus.CONFLICT, request, response);
     }
 
     private static void say(
-            String sentence, HttpStatus status, HttpServletRequest request, HttpServletResponse response)
+            MessageSourceResolvable sentence,
+            HttpStatus status,
+            HttpServletRequest request,
+            HttpServletResponse response)
             throws IOException {
         request.setAttribute(MishapController.SENTENCE, sentence);
         response.sendError(status.value());

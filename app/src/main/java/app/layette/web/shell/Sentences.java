@@ -1,6 +1,8 @@
 package app.layette.web.shell;
 
+import app.layette.formats.wording.Languages;
 import app.layette.formats.wording.Wording;
+import app.layette.web.account.Viewing;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -8,6 +10,7 @@ import org.springframework.context.MessageSource;
 import org.springframework.context.MessageSourceResolvable;
 import org.springframework.context.NoSuchMessageException;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * The sentences of the templates, {@code #{…}}, from the same bundles as all others. Their arguments are numbered from 0
@@ -15,7 +18,9 @@ import org.springframework.stereotype.Component;
  */
 @Component("messageSource")
 class Sentences implements MessageSource {
-    private final Map<Locale, Wording> wordings = new ConcurrentHashMap<>();
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private static final Map<Locale, String> SCRIPTS = new ConcurrentHashMap<>();
 
     @Override
     public String getMessage(String code, Object[] args, String fallback, Locale locale) {
@@ -42,7 +47,14 @@ class Sentences implements MessageSource {
         return wanted.getDefaultMessage();
     }
 
-    private Wording words(Locale locale) {
-        return wordings.computeIfAbsent(locale, each -> new Wording(each, Wording.DEFAULT_UNITS));
+    /** What the scripts say, as one JSON object that may stand in a page. */
+    static String ofScripts(Locale locale) {
+        return SCRIPTS.computeIfAbsent(
+                Languages.of(locale.getLanguage()),
+                each -> JSON.writeValueAsString(words(each).under("script.")).replace("<", "\\u003c"));
+    }
+
+    private static Wording words(Locale locale) {
+        return Viewing.wording(Languages.of(locale.getLanguage()), Wording.DEFAULT_UNITS);
     }
 }

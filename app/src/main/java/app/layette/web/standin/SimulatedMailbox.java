@@ -6,9 +6,7 @@ import app.layette.web.due.Mail;
 import app.layette.web.fitting.FamilyErased;
 import java.sql.Timestamp;
 import java.time.Instant;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.Locale;
 import java.util.UUID;
 import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -23,7 +21,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 @StandIn
 @Controller
 class SimulatedMailbox implements Mail {
-    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
     private static final int MOST_SHOWN = 100;
 
     /** A letter as it lies in the box. */
@@ -85,7 +82,8 @@ class SimulatedMailbox implements Mail {
                 .list()
                 .stream()
                 .map(row -> new Kept(
-                        TIME.format(row.at().atZone(viewing.point(user).zone())),
+                        viewing.wording(user)
+                                .moment(row.at().atZone(viewing.point(user).zone())),
                         row.recipient(),
                         row.subject(),
                         row.body()))

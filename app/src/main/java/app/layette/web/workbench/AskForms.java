@@ -156,7 +156,7 @@ class AskForms {
                 words.say("field." + name),
                 type,
                 typedOr(kind, name, value),
-                hint,
+                words.figure(hint),
                 Map.of(),
                 problem(kind, name),
                 unusual(kind, name),

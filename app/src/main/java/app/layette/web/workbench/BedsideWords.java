@@ -42,7 +42,7 @@ final class BedsideWords {
                         Argument.of(situation
                                 .headRoomAsked()
                                 .value()
-                                .map(room -> room.in(words.units()))
+                                .map(room -> words.figure(room.in(words.units())))
                                 .orElseGet(() -> words.say("teach.roomOfManual"))));
             case REGISTRATION_CARD ->
                 Map.of(
@@ -75,8 +75,8 @@ final class BedsideWords {
                             && band.weights().from() != null
                             && band.weights().below() != null)
                     .map(band -> words.say("teach.use." + band.use()) + " "
-                            + band.weights().from().in(words.units()) + " – "
-                            + band.weights().below().in(words.units()))
+                            + words.figure(band.weights().from().in(words.units())) + " – "
+                            + words.figure(band.weights().below().in(words.units())))
                     .collect(Collectors.joining(", "));
             said.add(bands.isEmpty() ? piece.name() : piece.name() + " (" + bands + ")");
         }

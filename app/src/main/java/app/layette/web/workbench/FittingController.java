@@ -27,6 +27,7 @@ import app.layette.web.shelf.Shelf;
 import app.layette.web.workbench.AskForms.Typed;
 import app.layette.web.workbench.Workbench.Focus;
 import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -67,9 +68,22 @@ class FittingController {
     private final AngleGauge gauge;
     private final BabyScale scale;
     private final Shelf shelf;
+    private final HttpServletRequest request;
 
+    /**
+     * One for all requests.
+     *
+     * @param request stands for the one that is being answered
+     */
     FittingController(
-            Fittings fittings, Viewing viewing, RollGoods goods, AngleGauge gauge, BabyScale scale, Shelf shelf) {
+            Fittings fittings,
+            Viewing viewing,
+            RollGoods goods,
+            AngleGauge gauge,
+            BabyScale scale,
+            Shelf shelf,
+            HttpServletRequest request) {
+        this.request = request;
         this.fittings = fittings;
         this.viewing = viewing;
         this.goods = goods;
@@ -338,13 +352,20 @@ class FittingController {
         return page(user, fittings.planned(id, user.pointId()), focus, template);
     }
 
+    /** What the browser says it shows already; nothing where it does not say. */
+    private String shows() {
+        return Optional.ofNullable(request.getHeader(Pieces.HEADER)).orElse("");
+    }
+
     private ModelAndView page(SignedIn user, Fittings.Planned planned, Focus focus, String template) {
         ModelAndView page = new ModelAndView(template);
         List<RollGood> kept =
                 goods.of(user.pointId()).stream().map(RollGoods.Kept::good).toList();
         Focus equipped = focus.with(new Stock(kept, focus.stock().here(), shelf.cars(user.pointId())))
                 .seenBy(user.author(), viewing.clock().instant());
-        page.addObject("bench", Workbench.of(planned, viewing.wording(user), equipped));
+        Workbench bench = Workbench.of(planned, viewing.wording(user), equipped);
+        page.addObject("bench", bench);
+        page.addObject("pieces", Pieces.of(bench, template.equals(CHANGED) ? shows() : ""));
         page.addObject("user", user);
         return page;
     }

@@ -52,7 +52,7 @@ final class HeadLine {
                 seatLine,
                 car,
                 carLine,
-                situation.practice().profile().name(),
+                words.named(situation.practice().profile()),
                 words.say(
                         "head.version",
                         Map.of(
@@ -67,7 +67,7 @@ final class HeadLine {
         String age = new ChildAsks(plan, words, Typed.NOTHING).age(child, situation.today());
         String weight = situation
                 .weight()
-                .map(each -> " · " + each.value().in(words.units()))
+                .map(each -> " · " + words.figure(each.value().in(words.units())))
                 .orElse("");
         return age + weight;
     }

@@ -54,6 +54,9 @@ final class LookViews {
             return Wording.capital(words.say(
                     piece.in() ? "look.pieceIn" : "look.pieceOut", Map.of("piece", Argument.of(name(piece.piece())))));
         }
+        if (fact instanceof Fact.ShoulderSeen) {
+            return button(ask, "slotAtOrBelow", mark.drawn()).orElse(mark.drawn());
+        }
         if (fact instanceof Fact.SlotsSet slots) {
             return words.say("slots.allAt", Map.of("slot", Argument.of(slots.leftShell())));
         }

@@ -8,7 +8,6 @@ import app.layette.web.account.Viewing;
 import app.layette.web.fitting.Fittings;
 import java.time.LocalDate;
 import java.time.ZonedDateTime;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
@@ -21,9 +20,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Today: the fittings at hand and how they stand. */
 @Controller
 class TodayController {
-    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
-
     private static final int MONTHS_WITH_HOURS = 3;
 
     /** A fitting in the list. */
@@ -71,12 +67,12 @@ class TodayController {
                 ready ? "ready" : fitting.state().name().toLowerCase(Locale.ROOT),
                 words.say(ready ? "head.ready" : "state." + fitting.state()),
                 next,
-                touched(fitting.touchedAt().atZone(point.zone()), viewing.today(point)));
+                touched(fitting.touchedAt().atZone(point.zone()), viewing.today(point), words));
     }
 
     /** What is long over needs its year, not its hour. */
-    private static String touched(ZonedDateTime at, LocalDate today) {
+    private static String touched(ZonedDateTime at, LocalDate today, Wording words) {
         boolean recent = at.toLocalDate().isAfter(today.minusMonths(MONTHS_WITH_HOURS));
-        return (recent ? CLOCK : DAY).format(at);
+        return recent ? words.recent(at) : words.say(at.toLocalDate());
     }
 }

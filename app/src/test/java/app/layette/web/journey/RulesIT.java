@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.layette.core.entry.Misuse;
 import app.layette.core.finding.RuleCode;
 import app.layette.formats.rules.RuleWords;
+import app.layette.formats.wording.Wording;
 import app.layette.web.support.Desk;
 import app.layette.web.support.RunningApp;
 import java.util.Locale;
@@ -23,7 +24,7 @@ class RulesIT {
 
     @Test
     void whereAFindingOrAMisuseIsSeenItsRuleIsOneTapAway() {
-        RuleWords english = new RuleWords(Locale.ENGLISH);
+        RuleWords english = new RuleWords(new Wording(Locale.ENGLISH, Wording.DEFAULT_UNITS));
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
             desk.signIn("marit").click("text=Bramwell");
             String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
@@ -47,7 +48,10 @@ class RulesIT {
     @Test
     void everyRuleIsReadByAnybody() {
         for (Map.Entry<String, RuleWords> tongue : Map.of(
-                        "en", new RuleWords(Locale.ENGLISH), "es", new RuleWords(Locale.forLanguageTag("es")))
+                        "en",
+                        new RuleWords(new Wording(Locale.ENGLISH, Wording.DEFAULT_UNITS)),
+                        "es",
+                        new RuleWords(new Wording(Locale.forLanguageTag("es"), Wording.DEFAULT_UNITS)))
                 .entrySet()) {
             try (Desk desk = new Desk(app.address(), 390, 844)) {
                 desk.open("/rules?lang=" + tongue.getKey());

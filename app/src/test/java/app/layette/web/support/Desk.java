@@ -100,6 +100,11 @@ public final class Desk implements AutoCloseable {
             }
         });
         page.onPageError(complaints::add);
+        page.onResponse(response -> {
+            if (response.status() == 404) {
+                complaints.add("nothing at " + response.url());
+            }
+        });
         page.onRequestFinished(requests::add);
         page.onRequest(request -> {
             if (!request.url().startsWith(address) && !request.url().startsWith("data:")) {

@@ -1,5 +1,6 @@
 package app.layette.web.workbench;
 
+import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.not;
 import static org.mockito.ArgumentMatchers.any;
@@ -41,9 +42,14 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.util.LinkedHashMap;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -165,6 +171,34 @@ class FittingControllerTest {
                 .andExpect(header().string("HX-Replace-Url", containsString("step=")))
                 .andExpect(content().string(containsString("hx-swap-oob=\"true\"")))
                 .andExpect(content().string(not(containsString("<html"))));
+    }
+
+    /** What a page shows already is not sent again; what it shows otherwise, or says it cannot read, is. */
+    @Test
+    void whatTheBrowserShowsAlreadyIsLeftOut() throws Exception {
+        String whole = mvc.perform(weight("2950 g").header("HX-Request", "true"))
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        Map<String, String> prints = new LinkedHashMap<>();
+        Matcher piece =
+                Pattern.compile("id=\"(\\w+)\"[^>]*data-print=\"(\\w+)\"").matcher(whole);
+        while (piece.find()) {
+            prints.put(piece.group(1), piece.group(2));
+        }
+        assertThat(prints).containsOnlyKeys("head", "run", "board", "findings");
+        String shows = prints.entrySet().stream()
+                .map(each -> each.getKey() + "=" + each.getValue())
+                .collect(Collectors.joining(","));
+        mvc.perform(weight("2950 g").header("HX-Request", "true").header(Pieces.HEADER, shows))
+                .andExpect(content().string(containsString("id=\"now\"")))
+                .andExpect(content().string(not(containsString("id=\"board\""))))
+                .andExpect(content().string(not(containsString("id=\"head\""))));
+        mvc.perform(weight("2950 g")
+                        .header("HX-Request", "true")
+                        .header(Pieces.HEADER, "head=0,=,run,board=" + "x".repeat(500)))
+                .andExpect(content().string(containsString("id=\"board\"")))
+                .andExpect(content().string(containsString("id=\"head\"")));
     }
 
     @Test

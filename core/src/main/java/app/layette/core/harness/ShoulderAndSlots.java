@@ -53,9 +53,13 @@ public record ShoulderAndSlots(List<Length> slots, int count, int best, Optional
 
     /**
      * Whether the shoulder may by now lie at another slot than when it was looked at (GRO): the early or the late growth
-     * path has crossed one. On its own day a look holds; where neither slots nor length are known, no other day does.
+     * path has crossed one. On its own day a look holds; where neither slots nor length are known, no other day does. What
+     * an earlier fitting saw is where to look first, and holds on no day.
      */
     public boolean mayHaveGrown(Situation situation) {
+        if (look.how().isCarried() && shoulder.isEmpty()) {
+            return true;
+        }
         Optional<LocalDate> on = look.freshOn(situation.today());
         if (on.isEmpty()) {
             return true;

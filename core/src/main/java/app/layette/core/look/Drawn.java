@@ -50,6 +50,7 @@ final class Drawn {
                         new Fact.Taught(unit(), TeachItem.valueOf(ask.key()), Fact.TeachOutcome.DONE, null)));
             case INSERT -> insert(ask);
             case HEAD_ROOM -> headRoom();
+            case SHOULDER -> shoulder();
             case SLOTS -> slots();
             case CROTCH -> crotch();
             case DEVICE -> device();
@@ -117,6 +118,17 @@ final class Drawn {
 
     private Optional<Answer> headRoom() {
         return HeadRoom.asked(situation).flatMap(HeadRoom::enoughByEye).map(enough -> eye(Question.HEAD_ROOM, enough));
+    }
+
+    /** HAR-3: where it was the last time; else nobody draws it before somebody has looked. */
+    private Optional<Answer> shoulder() {
+        return situation
+                .newest(Fact.ShoulderSeen.class)
+                .filter(seen -> seen.how().isCarried())
+                .map(seen -> new Answer(
+                        String.valueOf(seen.value().slotAtOrBelow()),
+                        new Fact.ShoulderSeen(
+                                situation.unit().rider(), seen.value().slotAtOrBelow())));
     }
 
     /** HAR-1, HAR-4: all four in the slot at or next below the shoulder, on the loop that the sheet gives it. */

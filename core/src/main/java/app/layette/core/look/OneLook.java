@@ -36,7 +36,6 @@ public record OneLook(LookKey key, List<Mark> marks) {
             Ask.Kind.MOVEMENT,
             Ask.Kind.ORDER,
             Ask.Kind.SCREENING,
-            Ask.Kind.SHOULDER,
             Ask.Kind.WEIGHT,
             Ask.Kind.LENGTH,
             Ask.Kind.LABEL,
@@ -197,38 +196,54 @@ public record OneLook(LookKey key, List<Mark> marks) {
             boolean tested = false;
             for (Ask ask : step.asks()) {
                 boolean due = !ask.answered() && !ask.optional() && ask.kind() != Ask.Kind.END;
+                if (due && step.key() == StepKey.LEG_AND_WINDOWS && isShownAfterTurning(plan, ask)) {
+                    continue;
+                }
                 Optional<Placed> mark = due && ask.kind() != Ask.Kind.TEACH
                         ? mark(LookKey.RECHECK, step.key(), ask, drawn)
                         : Optional.empty();
                 mark.ifPresent(each -> marks.add(each.mark()));
                 tested = tested || due && mark.isEmpty() && ask.kind() != Ask.Kind.TEACH;
             }
-            if (tested && !LookKey.touchesNothing(step.key())) {
+            if (tested && !LookKey.touchesNothing(step.key()) && step.key() != StepKey.HARNESS) {
                 break;
             }
         }
-        taughtWith(plan, marks, drawn);
+        for (int most = Math.min(MOST_MARKS, marks.size()); most > 0; most--) {
+            List<Mark> looked = marks.subList(0, most);
+            List<Mark> all = new ArrayList<>(taughtWith(plan, looked, drawn));
+            all.addAll(looked);
+            if (all.size() <= MOST_MARKS) {
+                return List.copyOf(all);
+            }
+        }
         return List.copyOf(marks.subList(0, Math.min(MOST_MARKS, marks.size())));
     }
 
-    /** Table, car and child are three places to stand. */
+    /** The table is one place to stand, and the open door the other: on a re-check the child sits in the car. */
     private static boolean isOtherPlace(Phase from, Phase to) {
-        boolean inCar = (from == Phase.CAR || from == Phase.BASE) && (to == Phase.CAR || to == Phase.BASE);
-        boolean atChild = from == Phase.CHILD && to == Phase.FAMILY;
-        return from != to && !inCar && !atChild;
+        return from == Phase.SEAT_AND_CHILD && to != Phase.SEAT_AND_CHILD;
+    }
+
+    /** What a turning base shows is looked at once, when it is turned back. */
+    private static boolean isShownAfterTurning(FittingPlan plan, Ask ask) {
+        return ask.question().equals(Question.WINDOWS.name())
+                && plan.run().step(StepKey.TURN_BACK).stream()
+                        .flatMap(step -> step.asks().stream())
+                        .anyMatch(each -> !each.answered() && !each.optional());
     }
 
     /** What the caregiver does with the acts that are looked at comes before what is looked at. */
-    private static void taughtWith(FittingPlan plan, List<Mark> marks, Drawn drawn) {
+    private static List<Mark> taughtWith(FittingPlan plan, List<Mark> marks, Drawn drawn) {
         List<LookKey> looks = marks.stream()
                 .flatMap(mark -> LookTable.rowOf(mark.ask()).stream())
                 .map(LookTable.Row::look)
                 .distinct()
                 .toList();
-        List<Mark> taught = plan.run().step(StepKey.TEACH).stream()
+        return plan.run().step(StepKey.TEACH).stream()
                 .flatMap(step -> step.asks().stream())
                 .filter(ask -> ask.kind() == Ask.Kind.TEACH && !ask.answered() && !ask.optional())
-                .filter(ask -> !wouldReopen(plan, ask))
+                .filter(ask -> !wouldReopen(plan, ask) && !isToldWithItsTest(plan, ask))
                 .filter(ask -> LookTable.rowOf(ask)
                         .filter(row -> looks.contains(row.look()))
                         .isPresent())
@@ -236,7 +251,18 @@ public record OneLook(LookKey key, List<Mark> marks) {
                 .map(Placed::mark)
                 .filter(mark -> marks.stream().noneMatch(each -> each.token().equals(mark.token())))
                 .toList();
-        marks.addAll(0, taught);
+    }
+
+    /** What the caregiver tests by their own hand is told with the test's result. */
+    private static boolean isToldWithItsTest(FittingPlan plan, Ask ask) {
+        StepKey test = switch (TeachItem.valueOf(ask.key())) {
+            case READ_LEVEL -> StepKey.LEVEL_CHILD;
+            case INCH_TEST -> StepKey.INCH;
+            default -> null;
+        };
+        return plan.run().steps().stream()
+                .filter(step -> step.key() == test)
+                .anyMatch(step -> step.state() != Step.State.DONE);
     }
 
     /** After the last item of the teach-back: all that its acts re-opened, wherever it stands in the run. */

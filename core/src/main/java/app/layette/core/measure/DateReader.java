@@ -9,8 +9,10 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /**
  * Reads dates as they are typed and as labels print them: {@code 3 Dec}, {@code today}, {@code 03/2024}, {@code MAR
@@ -21,6 +23,15 @@ public final class DateReader {
     private static final Pattern SEPARATORS = Pattern.compile("[\\s./,\\-]+");
     private static final Pattern LETTERS_AND_DIGITS = Pattern.compile("(?<=\\d)(?=\\p{L})|(?<=\\p{L})(?=\\d)");
     private static final Pattern ORDINAL = Pattern.compile("(\\d{1,2})(?:st|nd|rd|th)\\b");
+    /** Between the parts of a day written out in Spanish. */
+    private static final Pattern LINKING = Pattern.compile("\\bde[l]?\\b");
+
+    private static final Set<String> TODAY = Set.of("today", "hoy");
+    private static final Set<String> YESTERDAY = Set.of("yesterday", "ayer");
+    /** What labels print and families write beside English. */
+    private static final List<Locale> OTHER_LANGUAGES =
+            Stream.of("es", "fr", "de").map(Locale::forLanguageTag).toList();
+
     private static final int LONGEST = 30;
     private static final int MONTHS = 12;
     private static final int LEAST_LETTERS = 3;
@@ -43,10 +54,10 @@ public final class DateReader {
      */
     public static LocalDate day(String typed, LocalDate today) {
         String text = clean(typed);
-        if (text.equals("today")) {
+        if (TODAY.contains(text)) {
             return today;
         }
-        if (text.equals("yesterday")) {
+        if (YESTERDAY.contains(text)) {
             return today.minusDays(1);
         }
         MonthOrDay read = read(text, typed, Optional.of(today));
@@ -71,7 +82,8 @@ public final class DateReader {
             if (compact.matches()) {
                 return day(number(compact.group(1)), number(compact.group(2)), number(compact.group(3)));
             }
-            List<String> parts = Arrays.stream(SEPARATORS.split(text))
+            List<String> parts = Arrays.stream(SEPARATORS.split(
+                            LINKING.matcher(text).replaceAll(" ").strip()))
                     .flatMap(LETTERS_AND_DIGITS::splitAsStream)
                     .toList();
             return parts.stream().anyMatch(DateReader::isName) ? named(parts, typed, today) : numbers(parts, typed);
@@ -163,13 +175,29 @@ public final class DateReader {
         return part.chars().allMatch(Character::isLetter);
     }
 
+    /** English first; in another language only what names one month in all of them. */
     private static int monthOf(String name) {
+        int english = name.equals("sept") ? 9 : monthOf(name, Locale.ENGLISH);
+        if (english > 0) {
+            return english;
+        }
+        List<Integer> others = OTHER_LANGUAGES.stream()
+                .map(language -> monthOf(name, language))
+                .filter(month -> month > 0)
+                .distinct()
+                .toList();
+        return others.size() == 1 ? others.get(0) : -1;
+    }
+
+    private static int monthOf(String name, Locale language) {
+        if (name.length() < LEAST_LETTERS) {
+            return -1;
+        }
         for (int month = 1; month <= MONTHS; month++) {
             String full = java.time.Month.of(month)
-                    .getDisplayName(TextStyle.FULL, Locale.ENGLISH)
+                    .getDisplayName(TextStyle.FULL, language)
                     .toLowerCase(Locale.ROOT);
-            boolean short_ = name.length() >= LEAST_LETTERS && full.startsWith(name);
-            if (short_ || name.equals("sept") && month == 9) {
+            if (full.startsWith(name)) {
                 return month;
             }
         }

@@ -6,6 +6,7 @@ import app.layette.core.entry.Question;
 import app.layette.core.entry.QuickCar;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
+import app.layette.core.harness.ShoulderAndSlots;
 import app.layette.core.suit.Orders;
 import app.layette.core.vehicle.SeatingPosition.Airbag;
 import java.time.LocalDate;
@@ -51,6 +52,13 @@ public record CarriedOver(Fact fact, How how) {
         unlessSaid(carried, earlier.newest(Fact.Screened.class), now.newest(Fact.Screened.class));
         earlier.seat().flatMap(seat -> seat.insert().value()).orElse(List.of()).stream()
                 .forEach(piece -> unlessSaid(carried, earlier.insert(piece), now.insert(piece)));
+        // HAR-3: where to look first, no look.
+        unlessSaid(
+                carried,
+                ShoulderAndSlots.in(earlier)
+                        .map(seen -> seen.look()
+                                .with(new Fact.ShoulderSeen(earlier.unit().rider(), seen.best()))),
+                now.newest(Fact.ShoulderSeen.class));
         unlessSaid(
                 carried, earlier.set(Fact.CrotchSet.class, fact -> true), now.set(Fact.CrotchSet.class, fact -> true));
         pages(carried, earlier);

@@ -43,7 +43,7 @@ class OneLookTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"LEVEL", "ORDER", "SHOULDER", "PLACE", "LABEL", "END"})
+    @ValueSource(strings = {"LEVEL", "ORDER", "WEIGHT", "PLACE", "LABEL", "END"})
     void norIsTheResultOfATestOrASignature(String kind) {
         List<String> row = List.of("FIXED", kind, "", "*", "seen");
         assertThatThrownBy(() -> LookTable.read(List.of(row))).hasMessageContaining("asked by itself");

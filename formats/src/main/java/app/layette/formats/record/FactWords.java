@@ -1,11 +1,26 @@
 package app.layette.formats.record;
 
+import app.layette.core.child.Sex;
+import app.layette.core.entry.Act;
+import app.layette.core.entry.Area;
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Misuse;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.TeachItem;
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.Said;
+import app.layette.core.evidence.SheetValue;
+import app.layette.core.evidence.Speaker;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
+import app.layette.core.seat.HandlePosition;
+import app.layette.core.seat.Indicator;
+import app.layette.core.seat.SeatKind;
 import app.layette.core.vehicle.Belt;
 import app.layette.core.vehicle.PositionId;
+import app.layette.core.vehicle.SeatingPosition;
 import app.layette.formats.json.LayetteJson;
 import app.layette.formats.wording.Wording;
 import java.lang.reflect.RecordComponent;
@@ -14,26 +29,60 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 
 /** Says an entry's fact in a line: what kind it is, and each thing it says, in the reader's units. */
 public final class FactWords {
     /** Where the words of a constant are, for kinds of constants that have words of their own. */
-    private static final Map<Class<?>, String> PREFIXES = Map.ofEntries(
-            Map.entry(app.layette.core.entry.Act.class, "act"),
-            Map.entry(app.layette.core.entry.Area.class, "drawing.asFound"),
-            Map.entry(app.layette.core.entry.Misuse.class, "misuse"),
-            Map.entry(app.layette.core.entry.Method.class, "method"),
-            Map.entry(app.layette.core.entry.Question.class, "question"),
-            Map.entry(app.layette.core.entry.TeachItem.class, "teach"),
-            Map.entry(app.layette.core.seat.HandlePosition.class, "handle"),
-            Map.entry(Fact.OrderKind.class, "order"),
-            Map.entry(Fact.ScreeningResult.class, "screening"),
-            Map.entry(Fact.Part.class, "part"),
-            Map.entry(Fact.Stage.class, "stage"),
-            Map.entry(Fact.Garment.class, "garment"),
-            Map.entry(Fact.TeachOutcome.class, "taught"),
-            Map.entry(Belt.Kind.class, "beltKind"),
-            Map.entry(Fact.Ending.class, "state"));
+    /** What stands before the name of a constant, to make the key of its words; the first that knows it. */
+    private static final Map<Class<?>, List<String>> PREFIXES = Map.ofEntries(
+            prefixes(Act.class, "act"),
+            prefixes(Area.class, "drawing.asFound"),
+            prefixes(Misuse.class, "misuse"),
+            prefixes(Method.class, "method"),
+            prefixes(Question.class, "question"),
+            prefixes(TeachItem.class, "teach"),
+            prefixes(HandlePosition.class, "handle"),
+            prefixes(SheetValue.class, "value", "asks"),
+            prefixes(PermissionKey.class, "asks"),
+            prefixes(Speaker.class, "speaker"),
+            prefixes(Said.class, "page"),
+            prefixes(SeatKind.class, "seatKind"),
+            prefixes(Sex.class, "sex"),
+            prefixes(Indicator.Kind.class, "indicator"),
+            prefixes(Indicator.Pass.class, "pass"),
+            prefixes(Indicator.Reading.class, "level"),
+            prefixes(Belt.Kind.class, "beltKind"),
+            prefixes(Belt.Retractor.class, "retractor"),
+            prefixes(Belt.LatchPlate.class, "answer.LATCH_PLATE"),
+            prefixes(SeatingPosition.Facing.class, "facing"),
+            prefixes(SeatingPosition.Airbag.class, "airbag"),
+            prefixes(SeatingPosition.OwnAnchors.class, "anchors"),
+            prefixes(SeatingPosition.Floor.class, "floor"),
+            prefixes(Fact.OrderKind.class, "order"),
+            prefixes(Fact.ScreeningResult.class, "screening"),
+            prefixes(Fact.Part.class, "part"),
+            prefixes(Fact.Stage.class, "stage"),
+            prefixes(Fact.Garment.class, "garment"),
+            prefixes(Fact.TeachOutcome.class, "taught"),
+            prefixes(Fact.Quantity.class, "asks"),
+            prefixes(Fact.Dimension.class, "dimension"),
+            prefixes(Fact.InsertState.class, "insertState"),
+            prefixes(Fact.PageSays.class, "page"),
+            prefixes(Fact.BeltSort.class, "beltSort"),
+            prefixes(Fact.RoutingsShown.class, "routings"),
+            prefixes(Fact.AngleSource.class, "source"),
+            prefixes(Fact.RollKind.class, "roll"),
+            prefixes(Fact.Softness.class, "softness"),
+            prefixes(Fact.Strap.class, "rethread.strap"),
+            prefixes(Fact.WebbingMove.class, "moved"),
+            prefixes(Fact.Adoption.class, "adoption"),
+            prefixes(Fact.TimeBox.class, "timeBox"),
+            prefixes(Fact.Ending.class, "state"));
+
+    private static Map.Entry<Class<?>, List<String>> prefixes(Class<?> type, String... prefixes) {
+        return Map.entry(type, List.of(prefixes));
+    }
 
     private static final int DAYS_PER_WEEK = 7;
 
@@ -72,6 +121,11 @@ public final class FactWords {
                     + takenBack(looked.clear());
         }
         List<String> said = new ArrayList<>();
+        if (fact instanceof Fact.SheetValueRead read && words.knows("value." + read.value() + "." + read.says())) {
+            String place = read.place() == null ? "" : " (" + say(read.place()) + ")";
+            said.add(constant(read.value()) + place + " " + words.say("value." + read.value() + "." + read.says()));
+            return String.join(" · ", said);
+        }
         if (fact instanceof Fact.SheetAdopted sheet) {
             said.add(sheet.of());
         }
@@ -111,7 +165,7 @@ public final class FactWords {
             return words.both(length);
         }
         if (value instanceof Angle angle) {
-            return angle.toString();
+            return words.figure(angle.toString());
         }
         if (value instanceof LocalDate date) {
             return words.say(date);
@@ -131,13 +185,23 @@ public final class FactWords {
         return String.valueOf(value);
     }
 
-    /** A value that is one of a closed set, in words where it has any. */
+    /** Whether there are words for a value that is one of a closed set. */
+    boolean hasWordsFor(Enum<?> constant) {
+        return key(constant).isPresent();
+    }
+
+    private Optional<String> key(Enum<?> constant) {
+        return PREFIXES.getOrDefault(constant.getDeclaringClass(), List.of()).stream()
+                .map(prefix -> prefix + "." + constant.name())
+                .filter(words::knows)
+                .findFirst();
+    }
+
+    /** A value that is one of a closed set, in words. */
     public String constant(Enum<?> constant) {
-        String prefix = PREFIXES.get(constant.getDeclaringClass());
-        String key = prefix + "." + constant.name();
-        return prefix != null && words.knows(key)
-                ? words.say(key)
-                : constant.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+        return key(constant)
+                .map(words::say)
+                .orElseGet(() -> constant.name().toLowerCase(Locale.ROOT).replace('_', ' '));
     }
 
     private static Object value(Fact fact, RecordComponent component) {

@@ -4,23 +4,19 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.Misuse;
 import app.layette.core.finding.RuleCode;
 import app.layette.core.misuse.Misuses;
+import app.layette.formats.wording.Wording;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.ResourceBundle;
 import java.util.stream.Collectors;
 
 /**
- * What the handbook says of each rule and each misuse, in one language. The words are data ({@code rules.properties},
- * {@code misuses.properties}); a language is a file of each.
+ * What the handbook says of each rule and each misuse, in one language. The words stand with all others, under {@code
+ * rule.}, {@code rules.} and {@code misuse.}.
  */
 public final class RuleWords {
-    private static final String RULES = "app.layette.formats.rules.rules";
-    private static final String MISUSES = "app.layette.formats.rules.misuses";
-
     private static final Map<Class<? extends Fact>, RuleCode> ABOUT = Map.ofEntries(
             Map.entry(Fact.LabelRead.class, RuleCode.CND_9),
             Map.entry(Fact.CrashedSince.class, RuleCode.CND_3),
@@ -39,8 +35,7 @@ public final class RuleWords {
             Map.entry(Fact.HandleSet.class, RuleCode.SEC_9),
             Map.entry(Fact.Taught.class, RuleCode.OUT_2));
 
-    private final ResourceBundle rules;
-    private final ResourceBundle misuses;
+    private final Wording words;
 
     /**
      * One rule.
@@ -54,26 +49,17 @@ public final class RuleWords {
     public record Page(
             RuleCode code, String name, String what, String why, String seen, String right, Optional<String> schools) {}
 
-    public RuleWords(Locale locale) {
-        this.rules = bundle(RULES, locale);
-        this.misuses = bundle(MISUSES, locale);
-    }
-
-    private static ResourceBundle bundle(String name, Locale locale) {
-        return ResourceBundle.getBundle(
-                name,
-                locale,
-                // English is the root: the language of the machine must not slip in between.
-                ResourceBundle.Control.getNoFallbackControl(ResourceBundle.Control.FORMAT_DEFAULT));
+    public RuleWords(Wording words) {
+        this.words = words;
     }
 
     /** A word of the pages themselves. */
     public String say(String key) {
-        return rules.getString(key);
+        return words.say("rules." + key);
     }
 
     public Page page(RuleCode code) {
-        String schools = code.text() + ".schools";
+        String schools = "rule." + code.text() + ".schools";
         return new Page(
                 code,
                 name(code),
@@ -81,7 +67,7 @@ public final class RuleWords {
                 of(code, "why"),
                 of(code, "seen"),
                 of(code, "right"),
-                rules.containsKey(schools) ? Optional.of(rules.getString(schools)) : Optional.empty());
+                words.knows(schools) ? Optional.of(words.say(schools)) : Optional.empty());
     }
 
     public String name(RuleCode code) {
@@ -89,26 +75,26 @@ public final class RuleWords {
     }
 
     private String of(RuleCode code, String part) {
-        return rules.getString(code.text() + "." + part);
+        return words.say("rule." + code.text() + "." + part);
     }
 
     /** The rules by their family, in the order of the work; the families named in words. */
     public Map<String, List<RuleCode>> families() {
         return Arrays.stream(RuleCode.values())
                 .collect(Collectors.groupingBy(
-                        code -> rules.getString("group." + code.text().replaceAll("-.*", "")),
+                        code -> say("group." + code.text().replaceAll("-.*", "")),
                         LinkedHashMap::new,
                         Collectors.toList()));
     }
 
     /** How a misuse is seen. */
     public String seen(Misuse misuse) {
-        return misuses.getString(misuse + ".seen");
+        return words.say("misuse." + misuse + ".seen");
     }
 
     /** Why a misuse matters. */
     public String why(Misuse misuse) {
-        return misuses.getString(misuse + ".why");
+        return words.say("misuse." + misuse + ".why");
     }
 
     /** The misuses that a rule is there for. */

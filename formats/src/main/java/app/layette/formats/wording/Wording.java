@@ -6,15 +6,22 @@ import app.layette.core.finding.Finding;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.measure.UnitSystem;
+import app.layette.core.practice.PracticeProfile;
+import com.ibm.icu.text.DecimalFormatSymbols;
 import com.ibm.icu.text.MessageFormat;
 import java.time.LocalDate;
+import java.time.YearMonth;
+import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.MissingResourceException;
 import java.util.ResourceBundle;
+import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * Says things in one language and one system of units. A key without a text is said as the key itself between question
@@ -23,6 +30,8 @@ import java.util.concurrent.ConcurrentHashMap;
 public final class Wording {
     private static final String BUNDLE = "app.layette.formats.wording.messages";
 
+    private static final Pattern DECIMAL = Pattern.compile("(?<=\\d)\\.(?=\\d)");
+
     /** Where nobody has chosen. */
     public static final UnitSystem DEFAULT_UNITS = UnitSystem.CUSTOMARY;
 
@@ -30,6 +39,7 @@ public final class Wording {
     private final UnitSystem units;
     private final ResourceBundle bundle;
     private final DateTimeFormatter dates;
+    private final String point;
     private final Map<String, MessageFormat> formats = new ConcurrentHashMap<>();
 
     public Wording(Locale locale, UnitSystem units) {
@@ -40,7 +50,30 @@ public final class Wording {
                 locale,
                 // English is the root: the language of the machine must not slip in between.
                 ResourceBundle.Control.getNoFallbackControl(ResourceBundle.Control.FORMAT_DEFAULT));
-        this.dates = DateTimeFormatter.ofPattern("d MMM yyyy", locale);
+        this.dates = pattern("date.day");
+        this.point = String.valueOf(DecimalFormatSymbols.getInstance(locale).getDecimalSeparator());
+    }
+
+    private DateTimeFormatter pattern(String key) {
+        return DateTimeFormatter.ofPattern(bundle.getString(key), locale);
+    }
+
+    public Locale locale() {
+        return locale;
+    }
+
+    /** The tag of its language. */
+    public String language() {
+        return locale.getLanguage();
+    }
+
+    /** Every sentence whose key begins so, by the rest of its key. */
+    public Map<String, String> under(String prefix) {
+        Map<String, String> sentences = new TreeMap<>();
+        bundle.keySet().stream()
+                .filter(key -> key.startsWith(prefix))
+                .forEach(key -> sentences.put(key.substring(prefix.length()), bundle.getString(key)));
+        return sentences;
     }
 
     public UnitSystem units() {
@@ -99,13 +132,13 @@ public final class Wording {
     /** A value in the reader's units; a mass or length that was typed in the other system is shown as typed first. */
     public String say(Argument argument) {
         if (argument instanceof Argument.OfMass mass) {
-            return mass.mass().in(units);
+            return figure(mass.mass().in(units));
         }
         if (argument instanceof Argument.OfLength length) {
-            return length.length().in(units);
+            return figure(length.length().in(units));
         }
         if (argument instanceof Argument.OfAngle angle) {
-            return angle.angle().toString();
+            return figure(angle.angle().toString());
         }
         if (argument instanceof Argument.OfDate date) {
             return say(date.date());
@@ -115,9 +148,15 @@ public final class Wording {
         }
         if (argument instanceof Argument.OfNumber number) {
             double value = number.number();
-            return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
+            return figure(value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value));
         }
         return ((Argument.OfText) argument).text();
+    }
+
+    /** What a practice profile is called: one that ships in each language, a point's own as it was named. */
+    public String named(PracticeProfile profile) {
+        String key = "profile." + profile.id();
+        return knows(key) ? say(key) : profile.name();
     }
 
     /** Words as they begin a line. */
@@ -129,14 +168,49 @@ public final class Wording {
         return dates.format(date);
     }
 
+    /** A moment with its day and year. */
+    public String moment(ZonedDateTime at) {
+        return pattern("date.moment").format(at);
+    }
+
+    /** A moment not long ago: its day without the year. */
+    public String recent(ZonedDateTime at) {
+        return pattern("date.recent").format(at);
+    }
+
+    /** The time of day. */
+    public String clock(ZonedDateTime at) {
+        return pattern("date.clock").format(at);
+    }
+
+    /** A day of the months around it. */
+    public String dayOfYear(LocalDate day) {
+        return pattern("date.dayOfYear").format(day);
+    }
+
+    /** A month far off. */
+    public String month(LocalDate day) {
+        return pattern("date.month").format(day);
+    }
+
+    /** A month in full. */
+    public String wholeMonth(YearMonth month) {
+        return pattern("date.wholeMonth").format(month);
+    }
+
+    /** A figure with the decimal sign of the language. */
+    public String figure(String text) {
+        return point.equals(".") ? text : DECIMAL.matcher(text).replaceAll(Matcher.quoteReplacement(point));
+    }
+
     /** In the reader's units, with the other system behind it. */
     public String both(Mass mass) {
-        return mass.in(units) + " (" + mass.in(units.other()) + ")";
+        return figure(mass.in(units) + " (" + mass.in(units.other()) + ")");
     }
 
     /** In the reader's units, with the other system behind it. */
     public String both(Length length) {
-        return length.in(units) + " (" + length.in(units.other()) + ")";
+        return figure(length.in(units) + " (" + length.in(units.other()) + ")");
     }
 
     private MessageFormat format(String key) {

@@ -9,6 +9,8 @@ import app.layette.core.measure.UnitSystem;
 import app.layette.formats.Examples;
 import app.layette.formats.json.LayetteJson;
 import app.layette.formats.wording.Wording;
+import java.lang.reflect.RecordComponent;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -17,6 +19,7 @@ import org.junit.jupiter.api.Test;
 
 class FactWordsTest {
     private final Wording words = new Wording(Locale.ENGLISH, UnitSystem.CUSTOMARY);
+    private final FactWords facts = new FactWords(words);
 
     @Test
     void everyKindOfFactHasItsWords() {
@@ -71,5 +74,26 @@ class FactWordsTest {
                                         new FactWords(words).says(new Fact.Answered("u1", question, answer)))
                                 .doesNotContain("?answer", "?question")
                                 .isNotBlank()));
+    }
+
+    /** What would be told in the names of the code is told in no language but that of the code. */
+    @Test
+    void everyFieldAndEveryChoiceOfAFactHasItsWords() {
+        List<String> silent = new ArrayList<>();
+        for (Class<?> kind : Fact.class.getPermittedSubclasses()) {
+            for (RecordComponent component : kind.getRecordComponents()) {
+                if (!words.knows("field." + component.getName())) {
+                    silent.add("field." + component.getName());
+                }
+                if (component.getType().isEnum()) {
+                    for (Object constant : component.getType().getEnumConstants()) {
+                        if (!facts.hasWordsFor((Enum<?>) constant)) {
+                            silent.add(component.getType().getSimpleName() + "." + constant);
+                        }
+                    }
+                }
+            }
+        }
+        assertThat(silent).isEmpty();
     }
 }

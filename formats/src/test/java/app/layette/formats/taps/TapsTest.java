@@ -39,10 +39,15 @@ class TapsTest {
 
     private static final List<Walk> RECHECKS = List.of(
             new Walk("Re-check, base by flexible anchors", "ready", 10),
-            new Walk("Re-check, rotating base", "ready-rotating-base", 12),
-            new Walk("Re-check, base by belt", "ready-belt-lock-off", 12),
-            new Walk("Re-check, convertible by anchors", "ready-convertible-anchors", 11),
-            new Walk("Re-check, car bed", "ready-car-bed", 10));
+            new Walk("Re-check, rotating base", "ready-rotating-base", 10),
+            new Walk("Re-check, base by belt", "ready-belt-lock-off", 10),
+            new Walk("Re-check, convertible by anchors", "ready-convertible-anchors", 10),
+            new Walk("Re-check, base by belt, slide", "ready-belt-slide", 10),
+            new Walk("Re-check, baseless, American routing", "ready-baseless-american", 10),
+            new Walk("Re-check, baseless, European routing", "ready-baseless-european", 10),
+            new Walk("Re-check, convertible by belt", "ready-convertible-belt", 10),
+            new Walk("Re-check, car bed", "ready-car-bed", 10),
+            new Walk("Re-check, lay-flat carrier", "ready-lay-flat", 10));
 
     private final StringBuilder page = new StringBuilder();
 

@@ -1,0 +1,58 @@
+package app.layette.formats.wording;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * The languages that everything can be said in: English, and each that has a file of its own beside the English one
+ * ({@code messages_es.properties}). Another language is another file and nothing else.
+ */
+public final class Languages {
+    private static final List<Locale> ALL = Stream.concat(
+                    Stream.of(Locale.ENGLISH),
+                    Arrays.stream(Locale.getISOLanguages())
+                            .filter(code -> Languages.class.getResource("messages_" + code + ".properties") != null)
+                            .map(Locale::forLanguageTag))
+            .toList();
+
+    private Languages() {}
+
+    /** Each language, English first. */
+    public static List<Locale> all() {
+        return ALL;
+    }
+
+    /**
+     * The language of a tag such as {@code es} or {@code es-MX}.
+     *
+     * @return empty for a language that nothing is said in
+     */
+    public static Optional<Locale> known(String tag) {
+        String language = Locale.forLanguageTag(tag).getLanguage();
+        return ALL.stream().filter(each -> each.getLanguage().equals(language)).findFirst();
+    }
+
+    /** The language of a tag; English for one that nothing is said in. */
+    public static Locale of(String tag) {
+        return known(tag).orElse(Locale.ENGLISH);
+    }
+
+    /**
+     * A language to switch to.
+     *
+     * @param tag its tag
+     * @param says what is pressed to read in it, in its own words
+     */
+    public record Other(String tag, String says) {}
+
+    /** All languages but this one. */
+    public static List<Other> others(Locale than) {
+        return ALL.stream()
+                .filter(each -> !each.getLanguage().equals(than.getLanguage()))
+                .map(each -> new Other(each.getLanguage(), new Wording(each, Wording.DEFAULT_UNITS).say("language.in")))
+                .toList();
+    }
+}
