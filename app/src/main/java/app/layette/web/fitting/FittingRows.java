@@ -17,6 +17,13 @@ interface FittingRows extends JpaRepository<FittingRow, UUID> {
     @Query("select f from FittingRow f where f.family = :family order by f.touchedAt desc")
     List<FittingRow> of(Family family, Limit limit);
 
+    /** Index fitting_same_car serves it. */
+    @Query("""
+            select f from FittingRow f
+            where f.pointId = :point and f.seatSheet = :seat and f.car = :car and f.state = 'HANDED_OVER' and f.id <> :but
+            order by f.touchedAt desc""")
+    List<FittingRow> handedOver(UUID point, String seat, String car, UUID but, Limit limit);
+
     @Query("select f.pointId from FittingRow f where f.id = :id")
     Optional<UUID> pointOf(UUID id);
 

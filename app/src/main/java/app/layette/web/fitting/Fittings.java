@@ -19,6 +19,7 @@ import app.layette.core.look.OneLook;
 import app.layette.core.measure.Mass;
 import app.layette.core.practice.PracticeProfile;
 import app.layette.core.recheck.CarriedOver;
+import app.layette.core.recheck.LastSetUp;
 import app.layette.core.ride.EarlierClearing;
 import app.layette.core.run.StepKey;
 import app.layette.core.seat.SeatSheet;
@@ -483,6 +484,17 @@ public class Fittings {
     public Planned planned(UUID id, UUID pointId) {
         FittingRow row = fittings.find(id, pointId).orElseThrow(NoSuchFittingException::new);
         return planned(row, plans.of(row, viewing.point(pointId)));
+    }
+
+    /** What the seat of a fitting needed in its car the last time here, in whichever family. */
+    @Transactional(readOnly = true)
+    public Optional<LastSetUp> lastSetUp(Planned fitting, UUID pointId) {
+        Situation now = fitting.plan().situation();
+        return now.car().flatMap(
+                car -> fittings.handedOver(pointId, now.unit().sheet(), car.fullName(), fitting.id(), Limit.of(1)).stream()
+                        .findFirst()
+                        .flatMap(row -> LastSetUp.of(
+                                plans.of(row, viewing.point(pointId)).situation(), now)));
     }
 
     /** The documents of a fitting's entries as they are stored, in their order; for the seal, which is over these. */

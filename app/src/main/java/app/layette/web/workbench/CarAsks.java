@@ -9,6 +9,7 @@ import app.layette.core.entry.TeachItem;
 import app.layette.core.evidence.Permission;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
+import app.layette.core.recheck.LastSetUp;
 import app.layette.core.placing.CabinAnswers;
 import app.layette.core.placing.PlaceAnswer;
 import app.layette.core.run.Ask;
@@ -28,6 +29,7 @@ import app.layette.web.workbench.AskView.Button;
 import app.layette.web.workbench.AskView.Form;
 import app.layette.web.workbench.AskView.Input;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -87,16 +89,28 @@ final class CarAsks extends AskForms {
 
     /** Every place and method with this answer, the best first. */
     private Form places(CabinAnswers answers, Permission permission) {
+        Optional<LastSetUp> last = permission == Permission.ALLOWED ? stock.lastSetUp().get() : Optional.empty();
         List<Button> buttons = answers.answers().stream()
                 .filter(each -> each.answer() == permission)
+                // Where this seat stood in this car the last time comes before what is best by computation.
+                .sorted(Comparator.comparing((PlaceAnswer each) -> !isOf(each, last)))
                 .map(each -> new Button(
                         FactForm.CHOICE,
                         each.place() + "/" + each.method(),
-                        placeBy(each.place(), each.method()),
+                        isOf(each, last)
+                                ? words.say("last.place", Map.of(
+                                        "place", Argument.of(placeBy(each.place(), each.method())),
+                                        "on", Argument.of(last.get().on())))
+                                : placeBy(each.place(), each.method()),
                         "",
                         isChosen(each)))
                 .toList();
         return new Form(hidden("placed", Fittings.UNIT), buttons, List.of(), "");
+    }
+
+    private static boolean isOf(PlaceAnswer answer, Optional<LastSetUp> last) {
+        return last.filter(each -> each.place().equals(answer.place()) && each.method() == answer.method())
+                .isPresent();
     }
 
     private boolean isChosen(PlaceAnswer answer) {

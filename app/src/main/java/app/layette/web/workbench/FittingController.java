@@ -52,6 +52,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.context.request.WebRequest;
+import org.springframework.util.function.SingletonSupplier;
 import org.springframework.web.servlet.ModelAndView;
 
 /** The workbench, and the one way in for entries. */
@@ -361,7 +362,11 @@ class FittingController {
         ModelAndView page = new ModelAndView(template);
         List<RollGood> kept =
                 goods.of(user.pointId()).stream().map(RollGoods.Kept::good).toList();
-        Focus equipped = focus.with(new Stock(kept, focus.stock().here(), shelf.cars(user.pointId())))
+        Focus equipped = focus.with(new Stock(
+                        kept,
+                        focus.stock().here(),
+                        shelf.cars(user.pointId()),
+                        SingletonSupplier.of(() -> fittings.lastSetUp(planned, user.pointId()))))
                 .seenBy(user.author(), viewing.clock().instant());
         Workbench bench = Workbench.of(planned, viewing.wording(user), equipped);
         page.addObject("bench", bench);

@@ -92,7 +92,7 @@ final class ReclineAsks extends AskForms {
                         .map(step -> new Button(
                                 "step",
                                 step.name(),
-                                deviceLabel(step.name()),
+                                lastLabel(step.name()),
                                 "",
                                 set.filter(step.name()::equals).isPresent()))
                         .toList(),
@@ -118,6 +118,25 @@ final class ReclineAsks extends AskForms {
         String help = plan.recline().isPresent() ? "" : words.say("device.cannotCompute");
         String title = words.say("device.title." + Ladder.device(situation));
         return new AskView(id(ask), title, help, ask.answered(), current, forms);
+    }
+
+    /** The setting that this seat had at this place of this car the last time, and how many goes it took, is named. */
+    private String lastLabel(String setting) {
+        return stock.lastSetUp()
+                .get()
+                .filter(last -> last.setting().filter(setting::equals).isPresent())
+                .filter(last -> situation
+                        .placed()
+                        .filter(placed -> placed.value().position().equals(last.place())
+                                && placed.value().method() == last.method())
+                        .isPresent())
+                .map(last -> words.say(
+                        "last.setting",
+                        Map.of(
+                                "setting", Argument.of(deviceLabel(setting)),
+                                "on", Argument.of(last.on()),
+                                "goes", Argument.of(last.goes()))))
+                .orElseGet(() -> deviceLabel(setting));
     }
 
     /** All settings where they are few; else the advised one with its neighbours, and the one it stands at. */

@@ -74,6 +74,11 @@ class OneLookIT {
             Walk.handOver(desk);
             comesBack(desk, "L-1");
             assertThat(desk.state()).isEqualTo("Ready to hand over");
+            // Another family with the same seat in the same car: where it stood the last time comes first.
+            begin(desk, "L-9", "Liv");
+            desk.step("Place and method");
+            assertThat(desk.page().textContent("#ask-place .choice >> nth=0"))
+                    .contains("Second row, right: Base with lower anchors, as the last time in this car");
             desk.isQuiet();
         }
     }

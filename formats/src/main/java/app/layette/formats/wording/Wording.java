@@ -125,8 +125,8 @@ public final class Wording {
                 Map.of(
                         "field", Argument.of(say("field." + problem.field())),
                         "value", Argument.of(problem.value()),
-                        "lowest", Argument.of(problem.lowest()),
-                        "highest", Argument.of(problem.highest())));
+                        "lowest", Argument.of(figure(problem.lowest())),
+                        "highest", Argument.of(figure(problem.highest()))));
     }
 
     /** A value in the reader's units; a mass or length that was typed in the other system is shown as typed first. */
