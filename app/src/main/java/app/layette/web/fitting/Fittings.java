@@ -490,11 +490,14 @@ public class Fittings {
     @Transactional(readOnly = true)
     public Optional<LastSetUp> lastSetUp(Planned fitting, UUID pointId) {
         Situation now = fitting.plan().situation();
-        return now.car().flatMap(
-                car -> fittings.handedOver(pointId, now.unit().sheet(), car.fullName(), fitting.id(), Limit.of(1)).stream()
-                        .findFirst()
-                        .flatMap(row -> LastSetUp.of(
-                                plans.of(row, viewing.point(pointId)).situation(), now)));
+        return now.car()
+                .flatMap(car ->
+                        fittings
+                                .handedOver(pointId, now.unit().sheet(), car.fullName(), fitting.id(), Limit.of(1))
+                                .stream()
+                                .findFirst()
+                                .flatMap(row -> LastSetUp.of(
+                                        plans.of(row, viewing.point(pointId)).situation(), now)));
     }
 
     /** The documents of a fitting's entries as they are stored, in their order; for the seal, which is over these. */

@@ -9,9 +9,9 @@ import app.layette.core.entry.TeachItem;
 import app.layette.core.evidence.Permission;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
-import app.layette.core.recheck.LastSetUp;
 import app.layette.core.placing.CabinAnswers;
 import app.layette.core.placing.PlaceAnswer;
+import app.layette.core.recheck.LastSetUp;
 import app.layette.core.run.Ask;
 import app.layette.core.vehicle.Belt;
 import app.layette.core.vehicle.PositionId;
@@ -89,7 +89,8 @@ final class CarAsks extends AskForms {
 
     /** Every place and method with this answer, the best first. */
     private Form places(CabinAnswers answers, Permission permission) {
-        Optional<LastSetUp> last = permission == Permission.ALLOWED ? stock.lastSetUp().get() : Optional.empty();
+        Optional<LastSetUp> last =
+                permission == Permission.ALLOWED ? stock.lastSetUp().get() : Optional.empty();
         List<Button> buttons = answers.answers().stream()
                 .filter(each -> each.answer() == permission)
                 // Where this seat stood in this car the last time comes before what is best by computation.
@@ -98,9 +99,11 @@ final class CarAsks extends AskForms {
                         FactForm.CHOICE,
                         each.place() + "/" + each.method(),
                         isOf(each, last)
-                                ? words.say("last.place", Map.of(
-                                        "place", Argument.of(placeBy(each.place(), each.method())),
-                                        "on", Argument.of(last.get().on())))
+                                ? words.say(
+                                        "last.place",
+                                        Map.of(
+                                                "place", Argument.of(placeBy(each.place(), each.method())),
+                                                "on", Argument.of(last.get().on())))
                                 : placeBy(each.place(), each.method()),
                         "",
                         isChosen(each)))

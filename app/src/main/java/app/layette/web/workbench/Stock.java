@@ -17,10 +17,7 @@ import java.util.stream.Stream;
  * @param lastSetUp what this seat needed in this car the last time; asked where it is of use
  */
 record Stock(
-        List<RollGood> kept,
-        List<RollGood> here,
-        List<SheetSummary> cars,
-        Supplier<Optional<LastSetUp>> lastSetUp) {
+        List<RollGood> kept, List<RollGood> here, List<SheetSummary> cars, Supplier<Optional<LastSetUp>> lastSetUp) {
     static final Stock NONE = new Stock(List.of());
 
     Stock(List<RollGood> here) {

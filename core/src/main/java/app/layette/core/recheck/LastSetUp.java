@@ -29,7 +29,8 @@ public record LastSetUp(PositionId place, Method method, Optional<String> settin
      *     not the same car
      */
     public static Optional<LastSetUp> of(Situation earlier, Situation now) {
-        boolean sameSeat = !now.isQuickSeat() && earlier.unit().sheet().equals(now.unit().sheet());
+        boolean sameSeat =
+                !now.isQuickSeat() && earlier.unit().sheet().equals(now.unit().sheet());
         Optional<String> car = carOf(now);
         if (!sameSeat || car.isEmpty() || !car.equals(carOf(earlier))) {
             return Optional.empty();

@@ -24,7 +24,8 @@ class LastSetUpTest {
         assertThat(last.place()).isEqualTo(placed.position());
         assertThat(last.method()).isEqualTo(placed.method());
         assertThat(last.setting())
-                .isEqualTo(NOW.newest(Fact.DeviceSet.class).map(set -> set.value().step()));
+                .isEqualTo(
+                        NOW.newest(Fact.DeviceSet.class).map(set -> set.value().step()));
         assertThat(last.goes()).isOne();
         assertThat(last.on()).isEqualTo(FittingBuilder.TODAY);
     }
@@ -35,17 +36,17 @@ class LastSetUpTest {
         earlier.add(new Fact.DeviceSet("u1", "2"));
         earlier.add(new Fact.DeviceSet("u1", "3"));
         earlier.add(new Fact.Ended("u1", Fact.Ending.HANDED_OVER, null, null, null));
-        assertThat(LastSetUp.of(earlier.plan().situation(), NOW))
-                .hasValueSatisfying(last -> {
-                    assertThat(last.goes()).isEqualTo(3);
-                    assertThat(last.setting()).contains("3");
-                });
+        assertThat(LastSetUp.of(earlier.plan().situation(), NOW)).hasValueSatisfying(last -> {
+            assertThat(last.goes()).isEqualTo(3);
+            assertThat(last.setting()).contains("3");
+        });
     }
 
     @Test
     void nothingIsTakenFromWhatWasNotHandedOver() {
         assertThat(LastSetUp.of(NOW, NOW)).isEmpty();
-        assertThat(LastSetUp.of(ended(Fact.Ending.NOT_FITTED).plan().situation(), NOW)).isEmpty();
+        assertThat(LastSetUp.of(ended(Fact.Ending.NOT_FITTED).plan().situation(), NOW))
+                .isEmpty();
     }
 
     /** Two cars that are called the same are not the same car. */
