@@ -44,6 +44,15 @@ public class Security {
                    OR kept.MAX_INACTIVE_INTERVAL <> now.idle OR kept.PRINCIPAL_NAME IS DISTINCT FROM now.who)
             """;
 
+    private static final String WHERE_THE_SESSION_IS = """
+            INSERT INTO %TABLE_NAME%_ATTRIBUTES (SESSION_PRIMARY_ID, ATTRIBUTE_NAME, ATTRIBUTE_BYTES)
+            SELECT kept.PRIMARY_ID, now.name, now.bytes
+            FROM (SELECT CAST(? AS CHAR(36)) AS key, CAST(? AS VARCHAR(200)) AS name, CAST(? AS BYTEA) AS bytes) AS now
+            JOIN %TABLE_NAME% AS kept ON kept.PRIMARY_ID = now.key
+            FOR KEY SHARE OF kept
+            ON CONFLICT (SESSION_PRIMARY_ID, ATTRIBUTE_NAME) DO UPDATE SET ATTRIBUTE_BYTES = EXCLUDED.ATTRIBUTE_BYTES
+            """;
+
     private static final int LONGEST_WAY_BACK = 1000;
     private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; "
             + "font-src 'self'; img-src 'self' data:; connect-src 'self'; form-action 'self'; base-uri 'none'; "
@@ -149,11 +158,15 @@ public class Security {
 
     /**
      * That a session was used is noted once a minute, not with every answer: each note is a write to the disk. When a
-     * session is over is decided by {@link StillHere}, which keeps a note of its own.
+     * session is over is decided by {@link StillHere}, which keeps a note of its own. What is to be kept with a session that
+     * was ended meanwhile, by its own person or by a lead, is kept nowhere, and is no error.
      */
     @Bean
     SessionRepositoryCustomizer<JdbcIndexedSessionRepository> sessionsNotedOnceAMinute() {
-        return sessions -> sessions.setUpdateSessionQuery(NOTED_ONCE_A_MINUTE);
+        return sessions -> {
+            sessions.setUpdateSessionQuery(NOTED_ONCE_A_MINUTE);
+            sessions.setCreateSessionAttributeQuery(WHERE_THE_SESSION_IS);
+        };
     }
 
     @Bean

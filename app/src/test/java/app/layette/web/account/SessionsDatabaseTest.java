@@ -23,6 +23,12 @@ class SessionsDatabaseTest extends DatabaseTest {
         noteTheUse(sessions);
     }
 
+    /** Somebody signs themselves out everywhere, and their own request still has something to keep. */
+    @Test
+    void whatIsKeptWithASessionThatIsOverIsNoError(@Autowired SessionRepository<? extends Session> sessions) {
+        keepWithWhatIsOver(sessions);
+    }
+
     private static <S extends Session> void noteTheUse(SessionRepository<S> sessions) {
         S begun = sessions.createSession();
         sessions.save(begun);
@@ -56,5 +62,16 @@ class SessionsDatabaseTest extends DatabaseTest {
         Object kept = sessions.findById(begun.getId()).getAttribute("acted");
         assertThat(kept).isEqualTo(2L);
         sessions.deleteById(begun.getId());
+    }
+
+    private static <S extends Session> void keepWithWhatIsOver(SessionRepository<S> sessions) {
+        S begun = sessions.createSession();
+        sessions.save(begun);
+        S here = sessions.findById(begun.getId());
+        sessions.deleteById(begun.getId());
+        here.setAttribute("said", "Signed out everywhere.");
+        here.setAttribute("acted", 3L);
+        sessions.save(here);
+        assertThat(sessions.findById(begun.getId())).isNull();
     }
 }

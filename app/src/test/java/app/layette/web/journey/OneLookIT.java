@@ -98,7 +98,7 @@ class OneLookIT {
         assertThat(desk.page().textContent("#run")).contains("Labels and dates");
         desk.step("Shoulder and head room").asDrawn().asDrawn();
         desk.step("Inch test").tap("by the caregiver’s own hand").asDrawn().tap("Snug");
-        desk.asDrawn().tap("both sides alike");
+        desk.asDrawn().tap("read by the caregiver");
     }
 
     @Test
