@@ -225,7 +225,12 @@ class WalkInIT {
             fold.first().click();
         }
         open.locator("[name=name]").first().fill("Familiar");
-        open.locator("[name=position]").first().selectOption(choice.substring(0, choice.indexOf('/')));
+        // What lies across two places needs both described.
+        boolean across = choice.endsWith("LAY_FLAT")
+                && open.locator("button[value^='2-MIDDLE/']").count() == 0;
+        open.locator("[name=position]")
+                .first()
+                .selectOption(across ? "2-MIDDLE" : choice.substring(0, choice.indexOf('/')));
         press(
                 desk,
                 open.locator("form:has([name=position]) .go:not(.no-answer)").first());

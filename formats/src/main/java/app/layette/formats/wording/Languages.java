@@ -44,15 +44,19 @@ public final class Languages {
      * A language to switch to.
      *
      * @param tag its tag
-     * @param says what is pressed to read in it, in its own words
+     * @param says what is pressed to read one page in it, in its own words
+     * @param name what it calls itself
      */
-    public record Other(String tag, String says) {}
+    public record Other(String tag, String says, String name) {}
 
     /** All languages but this one. */
     public static List<Other> others(Locale than) {
         return ALL.stream()
                 .filter(each -> !each.getLanguage().equals(than.getLanguage()))
-                .map(each -> new Other(each.getLanguage(), new Wording(each, Wording.DEFAULT_UNITS).say("language.in")))
+                .map(each -> new Other(
+                        each.getLanguage(),
+                        new Wording(each, Wording.DEFAULT_UNITS).say("language.in"),
+                        Wording.capital(each.getDisplayLanguage(each))))
                 .toList();
     }
 }
