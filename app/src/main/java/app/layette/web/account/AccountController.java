@@ -1,6 +1,7 @@
 package app.layette.web.account;
 
 import app.layette.formats.wording.Languages;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.web.csrf.CsrfToken;
@@ -9,6 +10,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.server.ResponseStatusException;
 
 /** The sign-in page, and the choice of units. */
 @Controller
@@ -31,13 +33,14 @@ class AccountController {
         return token.getToken();
     }
 
-    /** Reads in another language from now on. */
+    /** Reads in another language from now on; one that nothing is said in is refused. */
     @PostMapping("/account/language")
     String language(
             @AuthenticationPrincipal SignedIn user,
             @RequestParam String language,
             @RequestParam(defaultValue = "/") String back) {
-        viewing.read(user, Languages.of(language));
+        viewing.read(
+                user, Languages.known(language).orElseThrow(() -> new ResponseStatusException(HttpStatus.BAD_REQUEST)));
         return "redirect:" + here(back);
     }
 

@@ -20,16 +20,17 @@ import org.springframework.web.context.request.RequestContextHolder;
 /** How a user sees things: language, units, and which day it is at the fitting point. */
 @Service
 public class Viewing {
-    private final Users users;
-    private final Points points;
-    private final Clock clock;
-
     private static final String UNITS = Viewing.class.getName() + ".units.";
     private static final String POINT = Viewing.class.getName() + ".point.";
 
     private record Reading(Locale language, UnitSystem units) {}
 
+    /** As many as there are languages and systems of units. */
     private static final Map<Reading, Wording> WORDINGS = new ConcurrentHashMap<>();
+
+    private final Users users;
+    private final Points points;
+    private final Clock clock;
 
     Viewing(Users users, Points points, Clock clock) {
         this.users = users;

@@ -26,10 +26,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** The handout on screen and as a PDF, in English or Spanish, and the family's own page. */
+/** The handout on screen and as a PDF, in each language, and the family's own page. */
 @Controller
 class HandoutController {
-
     private final Fittings fittings;
     private final FamilyPages pages;
     private final HandoutPdf pdf;
@@ -147,14 +146,15 @@ class HandoutController {
 
     /** The dates of the family's own page for their calendar, as long as the page may be read. */
     @GetMapping("/f/{token}/calendar.ics")
-    ResponseEntity<String> familyCalendar(@PathVariable String token, @RequestParam(required = false) String lang) {
+    ResponseEntity<String> familyCalendar(
+            @PathVariable String token, @RequestParam(required = false) String lang, Locale locale) {
         return pages.open(token)
                 .map(open -> ResponseEntity.ok()
                         .contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
                         .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"dates.ics\"")
                         .body(calendar.ofFamily(
                                 open.fitting().id(),
-                                Viewing.wording(Languages.of(String.valueOf(lang)), open.units()))))
+                                Viewing.wording(lang == null ? locale : Languages.of(lang), open.units()))))
                 .orElseGet(() -> ResponseEntity.status(HttpStatus.GONE).build());
     }
 

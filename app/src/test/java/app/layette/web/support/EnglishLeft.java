@@ -17,7 +17,7 @@ public final class EnglishLeft {
     private static final Pattern TELLING = Pattern.compile("(?i)\\b(the|with|are|this|nobody|not|from|which)\\b");
     private static final int FEWEST_LETTERS = 8;
 
-    /** All that eyes and screen readers read, but what is in a language of its own and what people typed. */
+    /** All that eyes and screen readers read, but what is in a language of its own. */
     private static final String TEXTS = """
             () => {
               const said = [];
@@ -25,7 +25,7 @@ public final class EnglishLeft {
               const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_ELEMENT | NodeFilter.SHOW_TEXT);
               for (let node = walk.currentNode; node; node = walk.nextNode()) {
                 const element = node.nodeType === Node.TEXT_NODE ? node.parentElement : node;
-                if (element.closest(`script, style, [lang]:not([lang=${own}]), .written`)) continue;
+                if (element.closest(`script, style, [lang]:not([lang=${own}])`)) continue;
                 if (node.nodeType === Node.TEXT_NODE) {
                   if (node.textContent.trim()) said.push(node.textContent.trim());
                 } else {

@@ -7,6 +7,7 @@ import app.layette.core.entry.How;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.fixture.FittingBuilder;
+import app.layette.core.rule.Conclusion;
 import app.layette.core.vehicle.SeatingPosition.Airbag;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -98,5 +99,21 @@ class CarriedOverTest {
                     assertThat(each.how().isCarried()).isTrue();
                 })
                 .isNotEmpty();
+    }
+
+    /** SUIT-4, HAR-3: where the shoulder was the last time is where to look first, on no day a look. */
+    @Test
+    void theShoulderOfTheLastTimeIsDrawnAndPassesNothing() {
+        assertThat(carried(FittingBuilder.ready(), NEW)).hasAtLeastOneElementOfType(Fact.ShoulderSeen.class);
+        FittingBuilder now = FittingBuilder.ready()
+                .without(fact -> fact instanceof Fact.ShoulderSeen
+                        || fact instanceof Fact.LengthMeasured length && length.what() == Fact.Dimension.SHOULDER);
+        Fact.ShoulderSeen last = new Fact.ShoulderSeen("r1", 1);
+        now.add(new How(How.Kind.CARRIED_FROM, FittingBuilder.TODAY.toString()), last);
+        assertThat(now.state(Conclusion.SLOT_IN_REACH).passed()).isFalse();
+        assertThat(now.state(Conclusion.SLOT_IN_REACH).asksAgain()).isTrue();
+        assertThat(now.plan().gate().isOpen()).isFalse();
+        now.add(How.MEASURED, last);
+        assertThat(now.state(Conclusion.SLOT_IN_REACH).passed()).isTrue();
     }
 }

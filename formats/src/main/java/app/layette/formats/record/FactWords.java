@@ -33,7 +33,6 @@ import java.util.Optional;
 
 /** Says an entry's fact in a line: what kind it is, and each thing it says, in the reader's units. */
 public final class FactWords {
-    /** Where the words of a constant are, for kinds of constants that have words of their own. */
     /** What stands before the name of a constant, to make the key of its words; the first that knows it. */
     private static final Map<Class<?>, List<String>> PREFIXES = Map.ofEntries(
             prefixes(Act.class, "act"),
