@@ -12,12 +12,13 @@ import app.layette.core.measure.Mass;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator;
 import app.layette.core.vehicle.PositionId;
+import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.NewFamily;
 
 /** Stretches of a fitting that most families share. */
 final class FamilyScript {
-    static final String RIDER = "r1";
-    static final String UNIT = "u1";
+    static final String RIDER = Fittings.Begin.RIDER;
+    static final String UNIT = Fittings.Begin.UNIT;
     private static final How LABEL = new How(How.Kind.LABEL, "");
 
     private FamilyScript() {}

@@ -15,12 +15,13 @@ import org.springframework.stereotype.Repository;
 /** The projection of what comes due, and the marks set on it. Plain SQL: a list over many rows, never a graph. */
 @Repository
 class DueItems {
-    private static final String COLUMNS = "select i.fitting_id, a.child_name as child, a.reference, i.what, i.earliest,"
-            + " i.likely, i.latest, i.every, i.done, i.hidden_until, f.last_seq as revision from due_item i join fitting f on f.id = i.fitting_id"
-            + " join family a on a.id = f.family_id";
+    private static final String COLUMNS =
+            "select i.fitting_id, coalesce(f.child_name, a.child_name) as child, a.reference, i.what, i.earliest,"
+                    + " i.likely, i.latest, i.every, i.done, i.hidden_until, r.last_seq as revision from due_item i join fitting f on f.id = i.fitting_id"
+                    + " join fitting r on r.id = f.record_id join family a on a.id = f.family_id";
     /** A newer fitting of this child in the same restraint and car tells what comes next; the older one is history. */
     private static final String NOT_TAKEN_OVER =
-            " and not exists (select 1 from fitting g where g.family_id = f.family_id"
+            " and not exists (select 1 from fitting g where g.family_id = f.family_id and g.rider = f.rider"
                     + " and g.created_at > f.created_at and g.seat_sheet = f.seat_sheet and g.car is not distinct from f.car"
                     + " and g.state in ('HANDED_OVER', 'LEFT_WITH_OPEN_FINDINGS'))";
 

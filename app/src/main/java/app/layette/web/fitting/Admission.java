@@ -24,6 +24,11 @@ final class Admission {
      */
     static void check(EntryDraft draft, FittingPlan before, Author author) {
         Fact fact = draft.fact();
+        boolean ofAnother = before.situation().neighbours().units().stream()
+                .anyMatch(other -> fact.of().equals(other.id()) || fact.of().equals(other.rider()));
+        if (ofAnother) {
+            throw RefusedEntryException.because("OTHER_UNIT");
+        }
         if (fact instanceof Fact.Withdrawn && draft.corrects() == null) {
             throw RefusedEntryException.because("CORRECTS_NOTHING");
         }

@@ -1,6 +1,7 @@
 package app.layette.web.fitting;
 
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.FittingRecord.Unit;
 import app.layette.core.entry.How;
 import java.time.OffsetDateTime;
 import java.util.UUID;
@@ -32,6 +33,24 @@ public record EntryDraft(
     /** An entry made just now. */
     public static EntryDraft now(How how, int seen, Fact fact) {
         return new EntryDraft(UUID.randomUUID(), seen, null, how, null, fact);
+    }
+
+    /** The same, where it was said of the first child or seat of a fitting, of this one. */
+    EntryDraft about(Unit unit) {
+        return new EntryDraft(id, seen, at, how, corrects, about(fact, unit), waited, look);
+    }
+
+    private static Fact about(Fact said, Unit unit) {
+        if (said instanceof Fact.ChildDescribed child) {
+            return new Fact.ChildDescribed(
+                    unit.rider(), child.born(), child.gestationDays(), child.sex(), child.birthWeight());
+        }
+        if (said instanceof Fact.Weighed weighed) {
+            return new Fact.Weighed(unit.rider(), weighed.mass());
+        }
+        return said instanceof Fact.LengthMeasured length
+                ? new Fact.LengthMeasured(unit.rider(), length.what(), length.length(), length.insert())
+                : said;
     }
 
     /** The same entry, its author having seen more. */

@@ -33,7 +33,7 @@ class EntryLog {
 
     /** All entries up to the fitting's last place. */
     List<Entry> of(FittingRow fitting) {
-        Known at = read.get(fitting.id(), id -> new Known(fitting.struck(), List.of()));
+        Known at = read.get(fitting.recordId(), id -> new Known(fitting.struck(), List.of()));
         List<Entry> known = at.entries();
         if (known.size() > fitting.lastSeq() || at.struck() != fitting.struck()) {
             // Read inside a transaction that was rolled back after all: start over.
@@ -41,10 +41,10 @@ class EntryLog {
         }
         if (known.size() < fitting.lastSeq()) {
             List<Entry> all = new ArrayList<>(known);
-            rows.after(fitting.id(), known.size())
+            rows.after(fitting.recordId(), known.size())
                     .forEach(document -> all.add(LayetteJson.strict().readValue(document, Entry.class)));
             known = List.copyOf(all);
-            read.put(fitting.id(), new Known(fitting.struck(), known));
+            read.put(fitting.recordId(), new Known(fitting.struck(), known));
         }
         return known;
     }

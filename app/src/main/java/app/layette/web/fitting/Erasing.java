@@ -17,6 +17,8 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class Erasing {
+    private static final String FAMILY = "family";
+
     private final FittingRows rows;
     private final Fittings fittings;
     private final Trail trail;
@@ -44,11 +46,12 @@ public class Erasing {
                 .orElseThrow(NoSuchFittingException::new)
                 .family();
         String reference = family.reference();
-        List<UUID> all =
-                rows.of(family, Limit.unlimited()).stream().map(FittingRow::id).toList();
+        List<FittingRow> theirs = rows.of(family, Limit.unlimited());
+        List<UUID> all = theirs.stream().map(FittingRow::id).toList();
         family.erase();
+        theirs.forEach(FittingRow::eraseChild);
         for (UUID each : all) {
-            Fact said = new Fact.Noted(Fittings.UNIT, null, note);
+            Fact said = new Fact.Noted(FAMILY, null, note);
             fittings.append(each, EntryDraft.now(How.MEASURED, 0, said), pointId, author);
         }
         trail.add(pointId, author.id(), Trail.What.FAMILY_ERASED, "fitting " + fitting);

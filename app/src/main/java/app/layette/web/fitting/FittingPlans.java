@@ -36,11 +36,12 @@ class FittingPlans {
             Caffeine.newBuilder().maximumSize(MOST_PLANS).build();
 
     /** All that a plan follows from. */
-    private record From(List<Entry> record, String seat, Practice practice, Sheets sheets, LocalDate day) {
+    private record From(List<Entry> record, Unit first, String unit, Practice practice, Sheets sheets, LocalDate day) {
         /** Whether it is the same without reading it: entries and sheets are kept read, and never change. */
         boolean isSame(From other) {
             return record == other.record
-                    && seat.equals(other.seat)
+                    && first.equals(other.first)
+                    && unit.equals(other.unit)
                     && day.equals(other.day)
                     && practice.equals(other.practice)
                     && isSame(sheets.seats(), other.sheets.seats())
@@ -94,16 +95,16 @@ class FittingPlans {
                 profiles.version(beginning.pointId(), beginning.profileId(), beginning.profileVersion());
         return new From(
                 record,
-                beginning.seatSheet(),
+                row.firstUnit(),
+                row.unit(),
                 new Practice(profile, beginning.lawCountry(), point.zone()),
                 shelf.sheets(beginning.pointId(), sheetIds(beginning.seatSheet(), record)),
                 day);
     }
 
     private FittingPlan plan(From from) {
-        FittingRecord fitting = new FittingRecord(
-                List.of(Fittings.RIDER), List.of(new Unit(Fittings.UNIT, Fittings.RIDER, from.seat())), from.record());
-        return planner.plan(from.practice(), from.sheets(), fitting, from.day());
+        FittingRecord fitting = FittingRecord.begunWith(from.first(), from.record());
+        return planner.plan(from.practice(), from.sheets(), fitting, from.unit(), from.day());
     }
 
     /** What follows when one more entry has come. */

@@ -1,5 +1,6 @@
 package app.layette.web.fitting;
 
+import app.layette.core.entry.FittingRecord;
 import app.layette.core.fitting.FittingState;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -21,7 +22,12 @@ import org.hibernate.type.SqlTypes;
 @Table(name = "fitting")
 class FittingRow {
     /** What stays the same from the beginning. */
-    record Beginning(UUID pointId, String profileId, int profileVersion, String lawCountry, String seatSheet) {}
+    record Beginning(UUID pointId, String profileId, int profileVersion, String lawCountry, String seatSheet) {
+        /** The same with another seat. */
+        Beginning withSeat(String sheet) {
+            return new Beginning(pointId, profileId, profileVersion, lawCountry, sheet);
+        }
+    }
 
     /** What lists show; written in the transaction of each entry, and again when the day changes it. */
     record Overview(FittingState state, String nextStep, int blocking, LocalDate nextChangeOn, String car) {}
@@ -48,6 +54,18 @@ class FittingRow {
 
     @Column(name = "seat_sheet")
     private String seatSheet;
+
+    /** The row whose entries these are: its own, or the first seat's where several are fitted together. */
+    @ManyToOne(fetch = FetchType.LAZY)
+    @JoinColumn(name = "record_id")
+    private FittingRow record;
+
+    private String unit;
+    private String rider;
+
+    /** Where it is not the family's own child. */
+    @Column(name = "child_name")
+    private String childName;
 
     @Column(name = "last_seq")
     private int lastSeq;
@@ -87,6 +105,18 @@ class FittingRow {
         this.createdAt = now;
         this.touchedAt = now;
         this.state = FittingState.OPEN;
+        this.record = this;
+        this.unit = Fittings.Begin.UNIT;
+        this.rider = Fittings.Begin.RIDER;
+    }
+
+    /** Another seat of the same fitting. */
+    FittingRow(UUID id, FittingRow record, FittingRecord.Unit joined, String childName, Instant now) {
+        this(id, record.family, record.beginning().withSeat(joined.sheet()), now);
+        this.record = record;
+        this.unit = joined.id();
+        this.rider = joined.rider();
+        this.childName = childName;
     }
 
     UUID id() {
@@ -101,8 +131,40 @@ class FittingRow {
         return new Beginning(pointId, profileId, profileVersion, lawCountry, seatSheet);
     }
 
+    /** The fitting whose entries these are. */
+    UUID recordId() {
+        return record.id;
+    }
+
+    /** The seat with which the fitting was begun. */
+    FittingRecord.Unit firstUnit() {
+        return new FittingRecord.Unit(record.unit, record.rider, record.seatSheet);
+    }
+
+    String unit() {
+        return unit;
+    }
+
+    String childName() {
+        return childName == null ? family.childName() : childName;
+    }
+
+    /** Forgets which child it was, where it was not the family's own. */
+    void eraseChild() {
+        if (childName != null) {
+            childName = family.childName();
+        }
+    }
+
+    /** The child comes back, and is called in its entries as it was then. */
+    void isForTheChildOf(FittingRow earlier) {
+        this.unit = earlier.unit;
+        this.rider = earlier.rider;
+        this.childName = earlier.childName;
+    }
+
     int lastSeq() {
-        return lastSeq;
+        return record.lastSeq;
     }
 
     Overview overview() {
@@ -115,7 +177,7 @@ class FittingRow {
 
     /** Gives out the next place. */
     int nextSeq() {
-        return ++lastSeq;
+        return ++record.lastSeq;
     }
 
     /** Somebody entered something. */
@@ -132,10 +194,10 @@ class FittingRow {
     }
 
     int struck() {
-        return struck;
+        return record.struck;
     }
 
     void wordsStruck() {
-        struck++;
+        record.struck++;
     }
 }

@@ -11,18 +11,21 @@ import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
 
 interface FittingRows extends JpaRepository<FittingRow, UUID> {
-    @Query("select f from FittingRow f join fetch f.family where f.id = :id and f.pointId = :point")
+    @Query("select f from FittingRow f join fetch f.family join fetch f.record where f.id = :id and f.pointId = :point")
     Optional<FittingRow> find(UUID id, UUID point);
 
-    @Query("select f from FittingRow f where f.family = :family order by f.touchedAt desc")
+    @Query("select f from FittingRow f join fetch f.record where f.family = :family order by f.touchedAt desc")
     List<FittingRow> of(Family family, Limit limit);
 
     /** Index fitting_same_car serves it. */
     @Query("""
-            select f from FittingRow f
+            select f from FittingRow f join fetch f.record
             where f.pointId = :point and f.seatSheet = :seat and f.car = :car and f.state = 'HANDED_OVER' and f.id <> :but
             order by f.touchedAt desc""")
     List<FittingRow> handedOver(UUID point, String seat, String car, UUID but, Limit limit);
+
+    @Query("select f.record.id from FittingRow f where f.id = :id")
+    Optional<UUID> recordOf(UUID id);
 
     @Query("select f.pointId from FittingRow f where f.id = :id")
     Optional<UUID> pointOf(UUID id);
@@ -31,10 +34,17 @@ interface FittingRows extends JpaRepository<FittingRow, UUID> {
     @Query("select f from FittingRow f where f.id = :id and f.pointId = :point")
     Optional<FittingRow> lock(UUID id, UUID point);
 
+    /** All seats of a fitting, the first one first. */
+    @Query(
+            "select f from FittingRow f join fetch f.family join fetch f.record where f.record.id = :record order by f.unit")
+    List<FittingRow> together(UUID record);
+
     /** {@code pattern} in lower case, with its own wildcards escaped by a backslash; index family_find serves it. */
     @Query("""
             select f from FittingRow f join fetch f.family a
-            where f.pointId = :point and lower(a.reference || ' ' || a.childName) like :pattern escape '\\'
+            where f.pointId = :point
+                and (lower(a.reference || ' ' || a.childName) like :pattern escape '\\'
+                    or lower(f.childName) like :pattern escape '\\')
             order by f.touchedAt desc""")
     List<FittingRow> find(UUID point, String pattern, Limit limit);
 

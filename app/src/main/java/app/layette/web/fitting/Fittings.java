@@ -5,6 +5,7 @@ import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FactCheck;
 import app.layette.core.entry.FieldProblem;
+import app.layette.core.entry.FittingRecord.Unit;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
@@ -51,16 +52,33 @@ import org.springframework.transaction.annotation.Transactional;
 /** Fittings: beginning one, adding entries, planning. */
 @Service
 public class Fittings {
-    /** The first rider of every fitting. */
-    public static final String RIDER = "r1";
-    /** The first actual seat of every fitting. */
-    public static final String UNIT = "u1";
-
     private static final int DAYS_IN_TODAY = 2;
     private static final int MOST_IN_TODAY = 100;
+    private static final int MOST_UNITS = 4;
+    private static final int LONGEST_NAME = 80;
 
-    /** A fitting with everything that follows from its entries today. */
-    public record Planned(UUID id, String reference, String childName, FittingPlan plan) {}
+    /**
+     * An actual seat of a fitting with everything that follows from its entries today.
+     *
+     * @param others the other seats of the same fitting
+     */
+    public record Planned(UUID id, String reference, String childName, FittingPlan plan, List<Beside> others) {
+        /** One that stands alone. */
+        public Planned(UUID id, String reference, String childName, FittingPlan plan) {
+            this(id, reference, childName, plan, List.of());
+        }
+    }
+
+    /** Another seat of the same fitting. */
+    public record Beside(UUID id, String childName, FittingState state) {}
+
+    /**
+     * Another child with a seat of its own.
+     *
+     * @param id of the seat's fitting, made by the client: joined twice it is one
+     * @param twin whether it was born with the first
+     */
+    public record Join(UUID id, String childName, SheetVersion seat, boolean twin) {}
 
     /**
      * An entry in its place, the fitting after it, and what that changed.
@@ -81,6 +99,11 @@ public class Fittings {
             SheetVersion seat,
             List<EntryDraft> entries,
             boolean comesBack) {
+        /** What the first child of a fitting is called in its entries. */
+        public static final String RIDER = "r1";
+        /** What the first actual seat of a fitting is called in its entries. */
+        public static final String UNIT = "u1";
+
         public Begin(String reference, String childName, SheetVersion seat, List<EntryDraft> entries) {
             this(UUID.randomUUID(), reference, childName, seat, entries, false);
         }
@@ -140,9 +163,9 @@ public class Fittings {
                     List.of(new FieldProblem("reference", begin.reference(), reason, "", "")));
         }
         PracticeProfile profile = profiles.current(point);
-        List<EntryDraft> carried = known.map(family ->
-                        carriedFrom(family, point, Optional.of(begin.seat().id())))
-                .orElse(List.of());
+        Optional<FittingRow> earlier = known.flatMap(family -> latest(family, begin.childName()));
+        List<EntryDraft> carried =
+                earlier.map(row -> carriedFrom(row, point, begin.seat().id())).orElse(List.of());
         Family family = known.orElseGet(() -> families.save(new Family(pointId, begin.reference(), begin.childName())));
         FittingRow row = new FittingRow(
                 begin.id(),
@@ -154,10 +177,12 @@ public class Fittings {
                         point.lawCountry(),
                         begin.seat().id()),
                 viewing.clock().instant());
+        earlier.ifPresent(row::isForTheChildOf);
         entities.persist(row);
         FittingPlan plan = plans.of(row, point, List.of());
         List<EntryDraft> first = new ArrayList<>(carried);
-        first.addAll(begin.entries());
+        Unit own = row.firstUnit();
+        begin.entries().forEach(draft -> first.add(draft.about(own)));
         for (EntryDraft draft : first) {
             Admission.check(draft, plan, author);
             Entry entry = store(row, draft, author, point, plan);
@@ -173,14 +198,116 @@ public class Fittings {
         return row.id();
     }
 
+    /**
+     * Takes in another child with a seat of its own. Joining it twice is harmless.
+     *
+     * @return the fitting of that seat
+     * @throws RefusedEntryException when the fitting is closed or the name is missing or too long
+     */
+    @Transactional
+    public UUID join(UUID fittingId, Join join, UUID pointId, Author author) {
+        Locked beside = lock(fittingId, pointId);
+        if (fittings.find(join.id(), pointId).isPresent()) {
+            return join.id();
+        }
+        if (fittings.existsById(join.id())) {
+            throw RefusedEntryException.because("ID_TAKEN");
+        }
+        checkName(join.childName());
+        if (beside.plan().state() != FittingState.OPEN) {
+            throw RefusedEntryException.because("CLOSED");
+        }
+        FittingRow first = beside.row().id().equals(beside.row().recordId())
+                ? beside.row()
+                : fittings.find(beside.row().recordId(), pointId).orElseThrow(NoSuchFittingException::new);
+        int number = beside.plan().situation().neighbours().units().size() + 2;
+        if (number > MOST_UNITS) {
+            throw RefusedEntryException.because("TOO_MANY_UNITS");
+        }
+        Fact.UnitJoined joined =
+                new Fact.UnitJoined("u" + number, "r" + number, join.seat().id());
+        List<EntryDraft> drafts = new ArrayList<>();
+        Situation now = beside.plan().situation();
+        drafts.add(EntryDraft.now(How.MEASURED, now.lastSeq(), joined));
+        boolean adopted = now.everything().stream()
+                .anyMatch(entry -> entry.fact() instanceof Fact.SheetAdopted sheet
+                        && sheet.of().equals(join.seat().id()));
+        if (!adopted) {
+            drafts.add(EntryDraft.now(
+                    How.MEASURED,
+                    now.lastSeq(),
+                    new Fact.SheetAdopted(join.seat().id(), join.seat().version(), Fact.Adoption.ADOPTED, null)));
+        }
+        now.child()
+                .filter(child -> join.twin())
+                .ifPresent(child -> drafts.add(EntryDraft.now(
+                        child.how(),
+                        now.lastSeq(),
+                        new Fact.ChildDescribed(
+                                joined.rider(),
+                                child.value().born(),
+                                child.value().gestationDays().isPresent()
+                                        ? child.value().gestationDays().getAsInt()
+                                        : null,
+                                null,
+                                null))));
+        FittingRow row = new FittingRow(
+                join.id(),
+                first,
+                joined.unit(),
+                join.childName().strip(),
+                viewing.clock().instant());
+        entities.persist(row);
+        List<Entry> record = new ArrayList<>(now.everything());
+        record.add(store(first, drafts.get(0), author, beside.point(), beside.plan()));
+        FittingPlan plan = plans.of(row, beside.point(), record);
+        for (EntryDraft draft : drafts.subList(1, drafts.size())) {
+            Admission.check(draft, plan, author);
+            plan = plans.after(row, beside.point(), plan, store(row, draft, author, beside.point(), plan));
+        }
+        project(row, plan);
+        List<Entry> all = plan.situation().everything();
+        events.publishEvent(new FittingChanged(row.id(), pointId, all.get(all.size() - 1), plan));
+        refreshBeside(row, beside.point(), plan);
+        return row.id();
+    }
+
+    private static void checkName(String name) {
+        if (name.isBlank()) {
+            throw RefusedEntryException.fields(List.of(new FieldProblem("childName", "", "NEEDED", "", "")));
+        }
+        if (name.length() > LONGEST_NAME) {
+            throw RefusedEntryException.fields(
+                    List.of(new FieldProblem("childName", name, "TOO_LONG", "1", String.valueOf(LONGEST_NAME))));
+        }
+    }
+
+    /** What is of the car is of every seat in it: the lists and what comes due follow for all of them. */
+    private void refreshBeside(FittingRow changed, Point point, FittingPlan after) {
+        if (after.situation().neighbours().units().isEmpty()) {
+            return;
+        }
+        for (FittingRow other : fittings.together(changed.recordId())) {
+            if (other != changed) {
+                FittingPlan plan = plans.of(other, point, after.situation().everything());
+                project(other, plan);
+                events.publishEvent(new FittingPlannedAgain(other.id(), point.id(), plan));
+            }
+        }
+    }
+
     /** A fitting whose next entry waits: nobody else adds to it until the transaction is over. */
     private record Locked(FittingRow row, Point point, FittingPlan plan) {}
 
     private Locked lock(UUID fittingId, UUID pointId) {
         Point point = viewing.point(pointId);
-        FittingRow row = fittings.lock(fittingId, pointId).orElseThrow(NoSuchFittingException::new);
+        FittingRow row = fittings.find(fittingId, pointId).orElseThrow(NoSuchFittingException::new);
+        FittingRow first = fittings.lock(row.recordId(), pointId).orElseThrow(NoSuchFittingException::new);
         // One that was read earlier in this transaction is still as it was then: whoever held the lock may have added.
-        entities.refresh(row);
+        entities.refresh(first);
+        if (first != row) {
+            entities.refresh(row);
+        }
         return new Locked(row, point, plans.of(row, point));
     }
 
@@ -287,7 +414,7 @@ public class Fittings {
         FittingPlan before = fitting.plan();
         Optional<EntryRow> held = entries.findById(draft.id());
         if (held.isPresent()) {
-            if (!held.get().key().fittingId().equals(row.id())) {
+            if (!held.get().key().fittingId().equals(row.recordId())) {
                 throw RefusedEntryException.because("ID_TAKEN");
             }
             return new Appended(
@@ -300,9 +427,10 @@ public class Fittings {
         row.touch(viewing.clock().instant());
         project(row, after);
         events.publishEvent(new FittingChanged(row.id(), fitting.point().id(), entry, after));
+        refreshBeside(row, fitting.point(), after);
         if (Bedside.isAllTaught(after, author)) {
             EntryDraft taught = EntryDraft.now(
-                    How.MEASURED, entry.seq(), new Fact.Ended(UNIT, Fact.Ending.TAUGHT, null, null, null));
+                    How.MEASURED, entry.seq(), new Fact.Ended(row.unit(), Fact.Ending.TAUGHT, null, null, null));
             Appended ended = add(new Locked(row, fitting.point(), after), taught, author);
             return new Appended(
                     entry.seq(),
@@ -333,7 +461,7 @@ public class Fittings {
     @Transactional
     public Appended correct(UUID fittingId, EntryDraft correction, String reason, UUID pointId, Author author) {
         Locked fitting = lock(fittingId, pointId);
-        Fact.Noted why = new Fact.Noted(UNIT, correction.corrects(), reason);
+        Fact.Noted why = new Fact.Noted(fitting.row().unit(), correction.corrects(), reason);
         UUID whyId = UUID.nameUUIDFromBytes(("why " + correction.id()).getBytes(StandardCharsets.UTF_8));
         EntryDraft said = new EntryDraft(whyId, correction.seen(), null, How.MEASURED, null, why);
         Appended reasoned = add(fitting, said, author);
@@ -352,7 +480,7 @@ public class Fittings {
     public Appended undo(UUID fittingId, EntryDraft draft, UUID pointId, Author author) {
         Locked fitting = lock(fittingId, pointId);
         FittingPlan before = fitting.plan();
-        List<Entry> record = before.situation().everything();
+        List<Entry> record = before.situation().own();
         boolean done = record.stream().anyMatch(each -> each.id().equals(draft.id()));
         List<Entry> whole = Undoing.whole(record, author.id());
         if (done) {
@@ -393,35 +521,56 @@ public class Fittings {
     }
 
     /**
-     * What a family brings back from its latest fitting: the child and its measures, carried from the day on which
-     * they were taken, so that a fresh look replaces them and an old weight is asked for again.
+     * The latest fitting of a family; where several children were fitted together, of the one that is named.
+     *
+     * @throws RefusedEntryException when it cannot be told which child comes back
      */
-    private List<EntryDraft> carriedFrom(Family family, Point point, Optional<String> sameSeat) {
-        Optional<FittingRow> latest = fittings.of(family, Limit.of(1)).stream().findFirst();
-        if (latest.isEmpty()) {
-            return List.of();
+    private Optional<FittingRow> latest(Family family, String child) {
+        Optional<FittingRow> last = fittings.of(family, Limit.of(1)).stream().findFirst();
+        List<FittingRow> together =
+                last.map(row -> fittings.together(row.recordId())).orElse(List.of());
+        if (together.size() < 2) {
+            return last;
         }
-        Situation before = plans.of(latest.get(), point).situation();
+        return Optional.of(together.stream()
+                .filter(row -> row.childName().equalsIgnoreCase(child.strip()))
+                .findFirst()
+                .orElseThrow(() -> RefusedEntryException.fields(List.of(FieldProblem.notAmong(
+                        "childName",
+                        child,
+                        together.stream().map(FittingRow::childName).toList())))));
+    }
+
+    /**
+     * What a child brings back from its latest fitting: itself and its measures, carried from the day on which they were
+     * taken, so that a fresh look replaces them and an old weight is asked for again.
+     */
+    private List<EntryDraft> carriedFrom(FittingRow latest, Point point, String seat) {
+        Situation before = plans.of(latest, point).situation();
         List<EntryDraft> carried = new ArrayList<>();
-        before.newest(Fact.ChildDescribed.class).ifPresent(each -> carried.add(carried(each)));
-        before.newest(Fact.Weighed.class).ifPresent(each -> carried.add(carried(each)));
+        before.newest(
+                        Fact.ChildDescribed.class,
+                        fact -> fact.of().equals(before.unit().rider()))
+                .ifPresent(each -> carried.add(carried(each)));
+        before.newest(Fact.Weighed.class, fact -> fact.of().equals(before.unit().rider()))
+                .ifPresent(each -> carried.add(carried(each)));
         before.measured(Fact.Dimension.BODY).ifPresent(each -> carried.add(carried(each)));
-        sameSeat.filter(each -> each.equals(before.unit().sheet()))
-                .flatMap(each -> cameBack(latest.get().id(), before))
-                .ifPresent(back -> carried.add(EntryDraft.now(How.MEASURED, 0, back)));
+        if (seat.equals(before.unit().sheet())) {
+            cameBack(latest, before).ifPresent(back -> carried.add(EntryDraft.now(How.MEASURED, 0, back)));
+        }
         return carried;
     }
 
     /** The earlier fitting, where it was handed over. */
-    private static Optional<Fact> cameBack(UUID earlier, Situation before) {
+    private static Optional<Fact> cameBack(FittingRow earlier, Situation before) {
         Optional<Fact.LabelRead> label = before.label(Fact.Part.CARRIER).map(Stamped::value);
         return before.ended()
                 .filter(ended -> ended.value().ending() == Fact.Ending.HANDED_OVER)
                 // CND-3: whatever a family says, a seat of which a crash is known is looked at anew.
                 .filter(ended -> before.newest(Fact.CrashedSince.class).isEmpty())
                 .map(ended -> new Fact.CameBack(
-                        UNIT,
-                        earlier,
+                        earlier.unit(),
+                        earlier.id(),
                         ended.on(),
                         label.map(Fact.LabelRead::model).orElse(null),
                         label.map(Fact.LabelRead::made).orElse(null)));
@@ -459,7 +608,7 @@ public class Fittings {
                 draft.waited() ? Boolean.TRUE : null,
                 draft.look());
         String document = LayetteJson.strict().writeValueAsString(entry);
-        entries.saveAndFlush(new EntryRow(new EntryRow.Key(row.id(), seq), entry.id(), at.toInstant(), document));
+        entries.saveAndFlush(new EntryRow(new EntryRow.Key(row.recordId(), seq), entry.id(), at.toInstant(), document));
         return entry;
     }
 
@@ -503,7 +652,7 @@ public class Fittings {
     /** The documents of a fitting's entries as they are stored, in their order; for the seal, which is over these. */
     @Transactional(readOnly = true)
     public List<String> documents(UUID id) {
-        return entries.documents(id);
+        return fittings.recordOf(id).map(entries::documents).orElseThrow(NoSuchFittingException::new);
     }
 
     /** A child and a seat as an earlier fitting left them, and how that stands today. */
@@ -520,7 +669,8 @@ public class Fittings {
         Point point = viewing.point(pointId);
         Optional<FittingRow> latest = families.findByPointIdAndReference(pointId, reference)
                 .flatMap(family -> fittings.of(family, Limit.of(1)).stream().findFirst());
-        if (latest.isEmpty()) {
+        // Of twins nobody said which is meant.
+        if (latest.isEmpty() || fittings.together(latest.get().recordId()).size() > 1) {
             return Optional.empty();
         }
         List<Entry> record =
@@ -533,17 +683,30 @@ public class Fittings {
                 author,
                 How.MEASURED,
                 null,
-                new Fact.Weighed(RIDER, mass))));
+                new Fact.Weighed(
+                        plans.of(latest.get(), point).situation().unit().rider(), mass))));
         FittingPlan plan = plans.of(latest.get(), point, record);
         Situation then = plan.situation();
         return EarlierClearing.in(plan)
                 .flatMap(clearing -> then.seat()
                         .map(seat -> new ClearedBefore(
-                                latest.get().family().childName(),
-                                seat,
-                                then.weight().map(Stamped::value),
-                                clearing,
-                                plan)));
+                                latest.get().childName(), seat, then.weight().map(Stamped::value), clearing, plan)));
+    }
+
+    /** The fittings of all seats that are fitted together with this one, itself among them. */
+    @Transactional(readOnly = true)
+    public List<UUID> together(UUID fitting) {
+        return fittings.recordOf(fitting).map(fittings::together).orElse(List.of()).stream()
+                .map(FittingRow::id)
+                .toList();
+    }
+
+    /** What the actual seat of a fitting is called in its entries. */
+    @Transactional(readOnly = true)
+    public String unit(UUID id, UUID pointId) {
+        return fittings.find(id, pointId)
+                .orElseThrow(NoSuchFittingException::new)
+                .unit();
     }
 
     /** The fitting point that a fitting belongs to, for whoever comes by another way than signing in. */
@@ -566,8 +729,16 @@ public class Fittings {
                 .lastSeq();
     }
 
-    private static Planned planned(FittingRow row, FittingPlan plan) {
-        return new Planned(row.id(), row.family().reference(), row.family().childName(), plan);
+    private Planned planned(FittingRow row, FittingPlan plan) {
+        boolean one = plan.situation().neighbours().units().isEmpty();
+        List<Beside> others = one
+                ? List.of()
+                : fittings.together(row.recordId()).stream()
+                        .filter(each -> each != row)
+                        .map(each -> new Beside(
+                                each.id(), each.childName(), each.overview().state()))
+                        .toList();
+        return new Planned(row.id(), row.family().reference(), row.childName(), plan, others);
     }
 
     /**
@@ -588,7 +759,7 @@ public class Fittings {
         FittingRow.Overview overview = row.overview();
         return new Listed(
                 row.id(),
-                row.family().childName(),
+                row.childName(),
                 row.family().reference(),
                 overview.state(),
                 overview.nextStep() == null ? null : StepKey.valueOf(overview.nextStep()),

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
@@ -44,20 +45,26 @@ public class Striking {
                 .orElseThrow(NoSuchFittingException::new)
                 .family();
         List<Words> all = new ArrayList<>();
-        for (FittingRow row : rows.of(family, Limit.unlimited())) {
+        List<FittingRow> theirs = rows.of(family, Limit.unlimited());
+        for (FittingRow row : theirs) {
+            if (!row.id().equals(row.recordId())) {
+                // The same entries once more.
+                continue;
+            }
             for (Entry entry : log.of(row)) {
                 String text = String.join(" · ", FreeText.of(entry.fact()).values());
                 if (!text.isEmpty() && !text.equals(STRUCK)) {
-                    all.add(new Words(row.id(), entry.id(), entry.seq(), text, isNamed(text, family)));
+                    all.add(new Words(row.id(), entry.id(), entry.seq(), text, isNamed(text, theirs)));
                 }
             }
         }
         return all;
     }
 
-    private static boolean isNamed(String text, Family family) {
+    private static boolean isNamed(String text, List<FittingRow> theirs) {
         String low = text.toLowerCase(java.util.Locale.ROOT);
-        return List.of(family.childName(), family.reference()).stream()
+        return theirs.stream()
+                .flatMap(row -> Stream.of(row.childName(), row.family().reference()))
                 .map(name -> name.toLowerCase(java.util.Locale.ROOT))
                 .anyMatch(low::contains);
     }
@@ -71,13 +78,13 @@ public class Striking {
     public List<Integer> strike(UUID fitting, Set<UUID> chosen, UUID pointId) {
         FittingRow row = rows.lock(fitting, pointId).orElseThrow(NoSuchFittingException::new);
         List<Integer> places = new ArrayList<>();
-        for (String stored : entries.documents(fitting)) {
+        for (String stored : entries.documents(row.recordId())) {
             ObjectNode document = (ObjectNode) LayetteJson.strict().readTree(stored);
             Entry entry = LayetteJson.strict().readValue(stored, Entry.class);
             Set<String> fields = FreeText.of(entry.fact()).keySet();
             if (chosen.contains(entry.id()) && !fields.isEmpty()) {
                 fields.forEach(field -> ((ObjectNode) document.get("fact")).put(field, STRUCK));
-                entries.strike(fitting, entry.seq(), document.toString());
+                entries.strike(row.recordId(), entry.seq(), document.toString());
                 places.add(entry.seq());
             }
         }

@@ -200,7 +200,7 @@ class AsFoundController {
             @RequestParam boolean there,
             @RequestParam Map<String, String> fields,
             RedirectAttributes after) {
-        enter(user, id, fields, new Fact.FoundSo("u1", misuse, there), after);
+        enter(user, id, fields, new Fact.FoundSo(fittings.unit(id, user.pointId()), misuse, there), after);
         return "redirect:" + walk(id, Misuses.of(misuse).area());
     }
 
@@ -213,7 +213,8 @@ class AsFoundController {
             @RequestParam boolean clear,
             @RequestParam Map<String, String> fields,
             RedirectAttributes after) {
-        Optional<AsFound> now = enter(user, id, fields, new Fact.AreaLooked("u1", area, clear), after);
+        Optional<AsFound> now =
+                enter(user, id, fields, new Fact.AreaLooked(fittings.unit(id, user.pointId()), area, clear), after);
         Area next = now.filter(each -> clear)
                 .flatMap(walked -> walked.nextAfter(area))
                 .orElse(area);

@@ -161,10 +161,10 @@ public record HandoutSheet(
 
     /** That something the family was told was corrected after the end, and on which day; empty when nothing was. */
     private static String changedSince(Situation situation, Wording words) {
-        AfterTheEnd afterwards = AfterTheEnd.in(situation.everything());
+        AfterTheEnd afterwards = AfterTheEnd.in(situation.own());
         return situation
                 .ended()
-                .flatMap(ended -> situation.everything().stream()
+                .flatMap(ended -> situation.own().stream()
                         .filter(entry -> entry.seq() > ended.seq() && entry.corrects() != null)
                         .filter(afterwards::counts)
                         .map(entry -> afterwards.since(entry).at().toLocalDate())

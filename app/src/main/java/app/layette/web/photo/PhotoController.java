@@ -117,7 +117,7 @@ class PhotoController {
     private void keep(UUID fitting, EntryForm form, String about, CleanPhoto clean, SignedIn user) {
         UUID entry = form.id();
         transactions.executeWithoutResult(status -> {
-            Fact fact = new Fact.PhotoTaken("u1", entry, about, clean.sha256());
+            Fact fact = new Fact.PhotoTaken(fittings.unit(fitting, user.pointId()), entry, about, clean.sha256());
             Fittings.Appended appended =
                     fittings.append(fitting, form.draft(fact, How.MEASURED), user.pointId(), user.author());
             // One that came before is there, or it was taken back or erased since: gone is gone.

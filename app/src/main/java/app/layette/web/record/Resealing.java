@@ -61,9 +61,13 @@ public class Resealing {
             throw RefusedEntryException.because("STRUCK_WHY");
         }
         chosen.forEach((fitting, entries) -> {
-            boolean held = seals.findById(fitting)
-                    .map(row -> row.seal().holds(fittings.documents(fitting)))
-                    .orElse(false);
+            // Each seat that is fitted with it has a seal of its own over the same entries.
+            List<UUID> together = fittings.together(fitting);
+            Set<UUID> held = together.stream()
+                    .filter(each -> seals.findById(each)
+                            .filter(row -> row.seal().holds(fittings.documents(each)))
+                            .isPresent())
+                    .collect(Collectors.toSet());
             List<Integer> places = striking.strike(fitting, entries, point);
             if (!places.isEmpty()) {
                 trail.add(
@@ -71,7 +75,7 @@ public class Resealing {
                         author.id(),
                         Trail.What.WORDS_STRUCK,
                         "fitting " + fitting + ", entries " + said(places));
-                reseal(fitting, held, places, why, author);
+                together.forEach(each -> reseal(each, held.contains(each), places, why, author));
             }
         });
     }

@@ -131,7 +131,7 @@ class StoryController {
         Fittings.Planned fitting = fittings.planned(id, user.pointId());
         Wording words = viewing.wording(user);
         Point point = viewing.point(user);
-        List<Entry> entries = fitting.plan().situation().everything();
+        List<Entry> entries = fitting.plan().situation().own();
         Optional<SealRow> seal = sealing.of(id);
         model.addAttribute("id", id);
         model.addAttribute("child", fitting.childName());
@@ -341,7 +341,7 @@ class StoryController {
             @RequestParam boolean taken,
             RedirectAttributes after) {
         Wording words = viewing.wording(user);
-        Fact signature = new Fact.CorrectionSigned(Fittings.UNIT, correction, taken);
+        Fact signature = new Fact.CorrectionSigned(fittings.unit(id, user.pointId()), correction, taken);
         try {
             fittings.append(
                     id,
@@ -410,7 +410,7 @@ class StoryController {
             EntryForm form = new EntryForm(fields, viewing.clock());
             Map<String, String> read = new HashMap<>(fields);
             read.put("kind", CorrectionForm.kindOf(Fact.CrashedSince.class));
-            read.put("of", Fittings.UNIT);
+            read.put("of", fittings.unit(id, user.pointId()));
             Fact crash = FactForm.read(read, form.day(viewing.point(user).zone()));
             fittings.append(id, form.draft(crash, How.TOLD), user.pointId(), user.author());
             after.addFlashAttribute("said", words.say("record.crashed"));
@@ -429,7 +429,7 @@ class StoryController {
             @RequestParam int seen,
             @RequestParam String text,
             RedirectAttributes after) {
-        Fact.Noted note = new Fact.Noted("u1", null, text.strip());
+        Fact.Noted note = new Fact.Noted(fittings.unit(id, user.pointId()), null, text.strip());
         try {
             fittings.append(
                     id, new EntryDraft(entry, seen, null, How.MEASURED, null, note), user.pointId(), user.author());

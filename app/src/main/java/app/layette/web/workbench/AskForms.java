@@ -15,7 +15,6 @@ import app.layette.core.vehicle.PositionId;
 import app.layette.formats.svg.AnswerPicture;
 import app.layette.formats.wording.Wording;
 import app.layette.web.fitting.FactForm;
-import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.Unusual;
 import app.layette.web.roll.RollGoodForm;
 import app.layette.web.workbench.AskView.Button;
@@ -78,7 +77,7 @@ class AskForms {
                         given.filter(answer::equals).isPresent()))
                 .toList();
         List<Form> forms = new ArrayList<>();
-        Map<String, String> hidden = hidden("answered", Fittings.UNIT, "question", question.name());
+        Map<String, String> hidden = hidden("answered", unit(), "question", question.name());
         place.ifPresent(each -> hidden.put("place", each.toString()));
         forms.add(new Form(hidden, buttons, List.of(), ""));
         forms.addAll(more);
@@ -110,6 +109,16 @@ class AskForms {
                 .findFirst()
                 .map(saying -> words.say(key + ".said", saying.arguments()))
                 .orElseGet(() -> ofMethod(key));
+    }
+
+    /** Id of the actual seat that the form is about. */
+    String unit() {
+        return situation.unit().id();
+    }
+
+    /** Id of the child that the form is about. */
+    String rider() {
+        return situation.unit().rider();
     }
 
     /** The words of the chosen method where it has its own. */

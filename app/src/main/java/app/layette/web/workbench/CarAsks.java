@@ -23,7 +23,6 @@ import app.layette.core.vehicle.Side;
 import app.layette.core.vehicle.VehicleSheet;
 import app.layette.formats.wording.Wording;
 import app.layette.web.fitting.FactForm;
-import app.layette.web.fitting.Fittings;
 import app.layette.web.shelf.SheetSummary;
 import app.layette.web.workbench.AskView.Button;
 import app.layette.web.workbench.AskView.Form;
@@ -108,7 +107,7 @@ final class CarAsks extends AskForms {
                         "",
                         isChosen(each)))
                 .toList();
-        return new Form(hidden("placed", Fittings.UNIT), buttons, List.of(), "");
+        return new Form(hidden("placed", unit()), buttons, List.of(), "");
     }
 
     private static boolean isOf(PlaceAnswer answer, Optional<LastSetUp> last) {
@@ -186,7 +185,7 @@ final class CarAsks extends AskForms {
                         "beltKind",
                         name(seen.map(Fact.QuickCarSeen::beltKind)),
                         options(Belt.Kind.class, "beltKind", true)));
-        return new Form(hidden(kind, Fittings.UNIT), List.of(), inputs, words.say("submit.quickCar"));
+        return new Form(hidden(kind, unit()), List.of(), inputs, words.say("submit.quickCar"));
     }
 
     private static String name(Optional<? extends Enum<?>> constant) {
@@ -196,7 +195,7 @@ final class CarAsks extends AskForms {
     AskView act(Ask ask) {
         Act act = Act.valueOf(ask.key());
         Form form = new Form(
-                hidden("acted", Fittings.UNIT),
+                hidden("acted", unit()),
                 List.of(button("act", act.name(), "act." + act, ask.answered())),
                 List.of(),
                 "");
@@ -217,7 +216,7 @@ final class CarAsks extends AskForms {
                 !typed.isFor("taught") || item.name().equals(typed.fields().get("item"));
         CarAsks view = mine ? this : new CarAsks(plan, words, Typed.NOTHING, stock);
         Form done = new Form(
-                hidden("taught", Fittings.UNIT, "item", item.name()),
+                hidden("taught", unit(), "item", item.name()),
                 List.of(button(
                         "outcome",
                         Fact.TeachOutcome.DONE.name(),
@@ -227,7 +226,7 @@ final class CarAsks extends AskForms {
                 List.of(),
                 "");
         Form declined = new Form(
-                hidden("taught", Fittings.UNIT, "item", item.name(), "outcome", Fact.TeachOutcome.DECLINED.name()),
+                hidden("taught", unit(), "item", item.name(), "outcome", Fact.TeachOutcome.DECLINED.name()),
                 List.of(),
                 List.of(view.input("taught", "reason", "text", "", words.say("hint.reason"))),
                 words.say("submit.declined"));
@@ -260,7 +259,7 @@ final class CarAsks extends AskForms {
         String kind = "caregiverSigned";
         String current = current(Fact.CaregiverSigned.class, Fact.CaregiverSigned::initials);
         Form form = new Form(
-                hidden(kind, Fittings.UNIT),
+                hidden(kind, unit()),
                 List.of(),
                 List.of(input(kind, "initials", "text", "", "A. B.")),
                 words.say("submit.initials"));
@@ -275,8 +274,8 @@ final class CarAsks extends AskForms {
 
     AskView countersign(Ask ask) {
         Form form = new Form(
-                hidden("countersigned", Fittings.UNIT),
-                List.of(new Button("of", Fittings.UNIT, words.say("submit.countersign"), "", ask.answered())),
+                hidden("countersigned", unit()),
+                List.of(new Button("of", unit(), words.say("submit.countersign"), "", ask.answered())),
                 List.of(),
                 "");
         return new AskView(id(ask), words.say("ask.COUNTERSIGN"), "", ask.answered(), "", List.of(form));
@@ -287,12 +286,12 @@ final class CarAsks extends AskForms {
         boolean bedside = situation.isBedside();
         Fact.Ending good = bedside ? Fact.Ending.TAUGHT : Fact.Ending.HANDED_OVER;
         Form handOver = new Form(
-                hidden(kind, Fittings.UNIT, "ending", good.name()),
+                hidden(kind, unit(), "ending", good.name()),
                 List.of(),
                 List.of(),
                 words.say(bedside ? "submit.taught" : "submit.handOver"));
         Form left = new Form(
-                        hidden(kind, Fittings.UNIT, "ending", Fact.Ending.LEFT_WITH_OPEN_FINDINGS.name()),
+                        hidden(kind, unit(), "ending", Fact.Ending.LEFT_WITH_OPEN_FINDINGS.name()),
                         List.of(),
                         List.of(
                                 input(kind, "said", "text", "", ""),
@@ -301,7 +300,7 @@ final class CarAsks extends AskForms {
                         words.say("submit.leave"))
                 .foldedUnder(words.say("fold.leave"));
         Form notFitted = new Form(
-                        hidden(kind, Fittings.UNIT, "ending", Fact.Ending.NOT_FITTED.name()),
+                        hidden(kind, unit(), "ending", Fact.Ending.NOT_FITTED.name()),
                         List.of(),
                         List.of(input(kind, "said", "text", "", "")),
                         words.say("submit.notFitted"))
@@ -407,8 +406,8 @@ final class CarAsks extends AskForms {
                 kind, "page", "text", read.map(stamped -> stamped.how().place()).orElse(""), "43");
     }
 
-    private static Map<String, String> page(String kind, String... more) {
-        Map<String, String> hidden = hidden(kind, Fittings.UNIT, more);
+    private Map<String, String> page(String kind, String... more) {
+        Map<String, String> hidden = hidden(kind, unit(), more);
         hidden.put("how", "manual");
         return hidden;
     }

@@ -16,7 +16,6 @@ import app.layette.core.run.StepKey;
 import app.layette.core.seat.InsertPiece;
 import app.layette.formats.svg.AnswerPicture;
 import app.layette.formats.wording.Wording;
-import app.layette.web.fitting.Fittings;
 import app.layette.web.workbench.AskView.Button;
 import app.layette.web.workbench.AskView.Form;
 import app.layette.web.workbench.AskView.Input;
@@ -65,7 +64,7 @@ final class ChildAsks extends AskForms {
                                 .flatMap(mass -> mass.typed())
                                 .orElse(""),
                         "6 lb 8 oz, 2.95 kg"));
-        Form form = new Form(told("childDescribed", Fittings.RIDER), List.of(), inputs, words.say("submit.child"));
+        Form form = new Form(told("childDescribed", rider()), List.of(), inputs, words.say("submit.child"));
         String current =
                 child.map(each -> say("current.born", "born", each.born())).orElse("");
         return new AskView(id(ask), words.say("ask.CHILD"), "", ask.answered(), current, List.of(form));
@@ -87,7 +86,7 @@ final class ChildAsks extends AskForms {
             inputs.add(input("weighed", "length", "text", "", "19 1/2 in, 49.5 cm"));
         }
         inputs.add(select("weighed", "how", "measured", sources()));
-        Form form = new Form(hidden("weighed", Fittings.RIDER), List.of(), inputs, words.say("submit.weight"));
+        Form form = new Form(hidden("weighed", rider()), List.of(), inputs, words.say("submit.weight"));
         String current = situation
                 .weight()
                 .map(weight -> words.both(weight.value()) + ", " + day(weight))
@@ -122,7 +121,7 @@ final class ChildAsks extends AskForms {
                 ask.answered(),
                 current,
                 List.of(new Form(
-                        hidden("lengthMeasured", Fittings.RIDER, "what", Dimension.BODY.name()),
+                        hidden("lengthMeasured", rider(), "what", Dimension.BODY.name()),
                         List.of(),
                         List.of(
                                 input("lengthMeasured", "length", "text", "", "49.5 cm, 19 1/2 in"),
@@ -153,7 +152,7 @@ final class ChildAsks extends AskForms {
         Optional<Fact.OrderKind> chosen =
                 situation.newest(Fact.Ordered.class).map(order -> order.value().order());
         Form none = new Form(
-                told("ordered", Fittings.RIDER),
+                told("ordered", rider()),
                 List.of(button(
                         "order",
                         Fact.OrderKind.NONE.name(),
@@ -164,7 +163,7 @@ final class ChildAsks extends AskForms {
         Map<String, String> kinds = options(Fact.OrderKind.class, "order", false);
         kinds.remove(Fact.OrderKind.NONE.name());
         Form given = new Form(
-                told("ordered", Fittings.RIDER),
+                told("ordered", rider()),
                 List.of(),
                 List.of(
                         select("ordered", "order", "", kinds),
@@ -190,7 +189,7 @@ final class ChildAsks extends AskForms {
                 .filter(each -> !each.value().equals(Fact.ScreeningResult.PASSED.name())
                         && !each.value().equals(Fact.ScreeningResult.NOT_OFFERED_CLINICIAN_INFORMED.name()))
                 .toList();
-        Form byTap = new Form(told("screened", Fittings.RIDER), plain, List.of(), "");
+        Form byTap = new Form(told("screened", rider()), plain, List.of(), "");
         boolean ofPassed =
                 Fact.ScreeningResult.PASSED.name().equals(typed.fields().get("result"));
         ChildAsks passing = ofPassed ? this : new ChildAsks(plan, words, Typed.NOTHING);
@@ -200,14 +199,14 @@ final class ChildAsks extends AskForms {
                 .map(label -> label.value().model())
                 .orElse("");
         Form passed = new Form(
-                told("screened", Fittings.RIDER, "result", Fact.ScreeningResult.PASSED.name()),
+                told("screened", rider(), "result", Fact.ScreeningResult.PASSED.name()),
                 List.of(),
                 List.of(
                         passing.input("screened", "restraint", "text", model, words.say("hint.model")),
                         passing.input("screened", "on", "date", "", "")),
                 Wording.capital(words.say("screening.PASSED")));
         Form informed = new Form(
-                told("screened", Fittings.RIDER, "result", Fact.ScreeningResult.NOT_OFFERED_CLINICIAN_INFORMED.name()),
+                told("screened", rider(), "result", Fact.ScreeningResult.NOT_OFFERED_CLINICIAN_INFORMED.name()),
                 List.of(),
                 List.of(
                         informing.input("screened", "who", "text", "", words.say("hint.role")),
@@ -240,7 +239,7 @@ final class ChildAsks extends AskForms {
                 .collect(Collectors.joining(" "));
         String current =
                 in.map(each -> words.say(each ? "insert.in" : "insert.out")).orElse("");
-        Form form = new Form(hidden("insertSet", Fittings.UNIT, "piece", piece.key()), buttons, List.of(), "");
+        Form form = new Form(hidden("insertSet", unit(), "piece", piece.key()), buttons, List.of(), "");
         return new AskView(
                 id(ask),
                 say("ask.INSERT", "piece", piece.name()),
@@ -283,7 +282,7 @@ final class ChildAsks extends AskForms {
                     AnswerPicture.shoulder(slots, slot),
                     best.filter(each -> each == value).isPresent()));
         }
-        Form byEye = new Form(hidden("shoulderSeen", Fittings.RIDER), buttons, List.of(), "");
+        Form byEye = new Form(hidden("shoulderSeen", rider()), buttons, List.of(), "");
         String current = situation
                 .shoulder()
                 .map(height -> words.both(height.value()))
@@ -295,7 +294,7 @@ final class ChildAsks extends AskForms {
                 words.say("ask.SHOULDER.help"),
                 ask.answered(),
                 current,
-                List.of(byEye, tape(Dimension.SHOULDER, Fittings.RIDER, "21 cm, 8 1/4 in")));
+                List.of(byEye, tape(Dimension.SHOULDER, rider(), "21 cm, 8 1/4 in")));
     }
 
     /** A layer under the straps: by its sort, or by how thick it is. */
@@ -303,12 +302,12 @@ final class ChildAsks extends AskForms {
         String kind = "layerSeen";
         Optional<Fact.LayerSeen> seen = situation.newest(Fact.LayerSeen.class).map(Stamped::value);
         Form bySort = new Form(
-                hidden(kind, Fittings.RIDER),
+                hidden(kind, rider()),
                 buttons("garment", Fact.Garment.class, "garment", seen.map(Fact.LayerSeen::garment)),
                 List.of(),
                 "");
         Form byTape = new Form(
-                hidden(kind, Fittings.RIDER),
+                hidden(kind, rider()),
                 List.of(),
                 List.of(
                         input(kind, "loose", "text", "", "18 mm, 3/4 in"),
@@ -327,7 +326,7 @@ final class ChildAsks extends AskForms {
     }
 
     AskView headRoom(Ask ask) {
-        return question(ask, Question.HEAD_ROOM, List.of(tape(Dimension.CROWN, Fittings.RIDER, "34 cm, 13 3/8 in")));
+        return question(ask, Question.HEAD_ROOM, List.of(tape(Dimension.CROWN, rider(), "34 cm, 13 3/8 in")));
     }
 
     private static Map<String, String> told(String kind, String of, String... more) {

@@ -219,12 +219,12 @@ class FittingController {
         EntryForm form = new EntryForm(fields, viewing.clock());
         List<Fact> more = new ArrayList<>();
         if (draft.fact() instanceof Fact.LevelRead && fields.containsKey(ReclineAsks.BOTH_SIDES)) {
-            more.add(new Fact.Answered(Fittings.UNIT, Question.SIDES, "ALIKE"));
+            more.add(new Fact.Answered(situation.unit().id(), Question.SIDES, "ALIKE"));
         }
         Arrays.stream(TeachItem.values())
                 .filter(item -> item.name().equals(fields.get(AskForms.TAUGHT)))
                 .filter(item -> item.change().isEmpty())
-                .forEach(item -> more.add(new Fact.Taught(Fittings.UNIT, item, Fact.TeachOutcome.DONE, null)));
+                .forEach(item -> more.add(new Fact.Taught(situation.unit().id(), item, Fact.TeachOutcome.DONE, null)));
         if (draft.fact() instanceof Fact.Weighed
                 && !fields.getOrDefault("length", "").isBlank()) {
             Map<String, String> length = new HashMap<>(fields);
@@ -280,8 +280,8 @@ class FittingController {
         Optional<StepKey> step = stepKey(fields.getOrDefault("nav-step", ""));
         Fittings.Appended appended;
         try {
-            EntryDraft draft =
-                    new EntryForm(fields, viewing.clock()).draft(new Fact.Withdrawn(Fittings.UNIT), How.MEASURED);
+            EntryDraft draft = new EntryForm(fields, viewing.clock())
+                    .draft(new Fact.Withdrawn(fittings.unit(id, user.pointId())), How.MEASURED);
             appended = fittings.undo(id, draft, user.pointId(), user.author());
         } catch (RefusedEntryException e) {
             return refused(user, id, fields, step, "", htmx, e);

@@ -60,7 +60,8 @@ final class HeadLine {
                                 Argument.of(situation.practice().profile().version()))),
                 state,
                 stateLine(),
-                ready);
+                ready,
+                fitting.others());
     }
 
     private String childLine(Child child) {

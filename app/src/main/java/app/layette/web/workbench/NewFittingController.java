@@ -125,7 +125,7 @@ class NewFittingController {
         seat.ifPresent(each -> entries.add(adopt(each)));
         if (fields.getOrDefault("box", "").equals(Fact.TimeBox.BEDSIDE.name())) {
             entries.add(form.oneOfSeveral(
-                    new Fact.BoxChosen(Fittings.UNIT, Fact.TimeBox.BEDSIDE), How.MEASURED, entries.size()));
+                    new Fact.BoxChosen(Fittings.Begin.UNIT, Fact.TimeBox.BEDSIDE), How.MEASURED, entries.size()));
         }
         chosen(shelf.cars(user.pointId()), fields.getOrDefault("car", "")).ifPresent(each -> entries.add(adopt(each)));
         if (!reading.problems.isEmpty() || seat.isEmpty()) {
@@ -206,7 +206,7 @@ class NewFittingController {
         void fact(String kind, How how) {
             Map<String, String> all = new HashMap<>(fields);
             all.put("kind", kind);
-            all.put("of", Fittings.RIDER);
+            all.put("of", Fittings.Begin.RIDER);
             all.put("what", Fact.Dimension.BODY.name());
             all.put(
                     Unusual.SURE,

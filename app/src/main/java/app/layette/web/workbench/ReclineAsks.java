@@ -26,7 +26,6 @@ import app.layette.core.seat.Indicator;
 import app.layette.core.seat.Recline;
 import app.layette.formats.svg.ReadingPicture;
 import app.layette.formats.wording.Wording;
-import app.layette.web.fitting.Fittings;
 import app.layette.web.roll.RollGood;
 import app.layette.web.workbench.AskView.Button;
 import app.layette.web.workbench.AskView.Form;
@@ -56,12 +55,12 @@ final class ReclineAsks extends AskForms {
 
     AskView ground(Ask ask) {
         Form byAngle = new Form(
-                hidden("groundMeasured", Fittings.UNIT),
+                hidden("groundMeasured", unit()),
                 List.of(),
                 List.of(input("groundMeasured", "pitch", "text", "", "0.4")),
                 words.say("submit.measure"));
         Form bySills = new Form(
-                        hidden("sillsRead", Fittings.UNIT),
+                        hidden("sillsRead", unit()),
                         List.of(),
                         List.of(
                                 input("sillsRead", "first", "text", "", "1.6"),
@@ -69,7 +68,7 @@ final class ReclineAsks extends AskForms {
                         words.say("submit.sills"))
                 .foldedUnder(words.say("fold.sills"));
         Form lean = new Form(
-                        hidden("leanMeasured", Fittings.UNIT),
+                        hidden("leanMeasured", unit()),
                         List.of(),
                         List.of(input("leanMeasured", "lean", "text", "", "2")),
                         words.say("submit.lean"))
@@ -87,7 +86,7 @@ final class ReclineAsks extends AskForms {
         List<Recline.Step> steps = ReclineSetUp.settings(situation);
         List<Form> forms = new ArrayList<>();
         forms.add(new Form(
-                hidden("deviceSet", Fittings.UNIT),
+                hidden("deviceSet", unit()),
                 likely(steps).stream()
                         .map(step -> new Button(
                                 "step",
@@ -102,14 +101,14 @@ final class ReclineAsks extends AskForms {
             Map<String, String> options = new LinkedHashMap<>();
             steps.forEach(step -> options.put(step.name(), step.name()));
             forms.add(new Form(
-                    hidden("deviceSet", Fittings.UNIT),
+                    hidden("deviceSet", unit()),
                     List.of(),
                     List.of(select("deviceSet", "step", set.orElse(""), options)),
                     words.say("submit.device")));
         }
         if (ReclineSetUp.cushionSlope(situation).isEmpty()) {
             forms.add(new Form(
-                    hidden("cushionMeasured", Fittings.UNIT),
+                    hidden("cushionMeasured", unit()),
                     List.of(),
                     List.of(input("cushionMeasured", "slope", "text", "", "12")),
                     words.say("submit.slope")));
@@ -222,7 +221,7 @@ final class ReclineAsks extends AskForms {
         String plain = words.say("reading." + kind + "." + inside);
         String sides = both ? words.say("reading.bothSides", Map.of("reading", Argument.of(plain))) : plain;
         String said = byCaregiver ? words.say("taught.withLevel", Map.of("reading", Argument.of(sides))) : sides;
-        Map<String, String> hidden = hidden("levelRead", Fittings.UNIT, "stage", Stage.CHILD.name());
+        Map<String, String> hidden = hidden("levelRead", unit(), "stage", Stage.CHILD.name());
         if (both) {
             hidden.put(BOTH_SIDES, "ALIKE");
         }
@@ -244,7 +243,7 @@ final class ReclineAsks extends AskForms {
                     ReadingPicture.of(kind, reading),
                     read.filter(each -> each == reading).isPresent()));
         }
-        return new Form(hidden("levelRead", Fittings.UNIT, "stage", stage.name()), buttons, List.of(), "");
+        return new Form(hidden("levelRead", unit(), "stage", stage.name()), buttons, List.of(), "");
     }
 
     /** Where the indicator is on both sides: whether they show the same. */
@@ -258,7 +257,7 @@ final class ReclineAsks extends AskForms {
                         "",
                         given.filter(answer::equals).isPresent()))
                 .toList();
-        return new Form(hidden("answered", Fittings.UNIT, "question", Question.SIDES.name()), buttons, List.of(), "");
+        return new Form(hidden("answered", unit(), "question", Question.SIDES.name()), buttons, List.of(), "");
     }
 
     private Form byNumber(Stage stage) {
@@ -268,11 +267,7 @@ final class ReclineAsks extends AskForms {
         List<Input> inputs = List.of(
                 view.input(kind, "angle", "text", "", "41"),
                 view.select(kind, "source", AngleSource.LEVEL.name(), options(AngleSource.class, "source", false)));
-        return new Form(
-                        hidden(kind, Fittings.UNIT, "stage", stage.name()),
-                        List.of(),
-                        inputs,
-                        words.say("submit.angle"))
+        return new Form(hidden(kind, unit(), "stage", stage.name()), List.of(), inputs, words.say("submit.angle"))
                 .foldedUnder(words.say("fold.number"));
     }
 
@@ -282,7 +277,7 @@ final class ReclineAsks extends AskForms {
         Optional<Length> lift = wantedLift();
         lift.ifPresent(wanted -> recipes(wanted).forEach(forms::add));
         forms.add(new Form(
-                hidden("rollPlaced", Fittings.UNIT),
+                hidden("rollPlaced", unit()),
                 List.of(new Button(
                         "roll",
                         RollKind.NONE.name(),
@@ -331,7 +326,7 @@ final class ReclineAsks extends AskForms {
     }
 
     private Form recipe(RollGood good, RollGood.Way way) {
-        Map<String, String> hidden = hidden("rollPlaced", Fittings.UNIT);
+        Map<String, String> hidden = hidden("rollPlaced", unit());
         hidden.putAll(way.fields());
         hidden.put("underFoot", String.valueOf(RollAllowed.isWithFoot(situation)));
         String permission = words.say("permission." + RollAllowed.permission(situation, way.kind()));
@@ -343,7 +338,7 @@ final class ReclineAsks extends AskForms {
     private Form here() {
         String kind = HERE;
         return new Form(
-                        hidden(kind, Fittings.UNIT),
+                        hidden(kind, unit()),
                         List.of(),
                         List.of(
                                 input(kind, "clothLength", "text", "", "900 mm, 35 in"),
@@ -356,7 +351,7 @@ final class ReclineAsks extends AskForms {
     private Form typedTowel() {
         String kind = "rollPlaced";
         return new Form(
-                        hidden(kind, Fittings.UNIT, "roll", RollKind.TOWEL.name()),
+                        hidden(kind, unit(), "roll", RollKind.TOWEL.name()),
                         List.of(),
                         List.of(
                                 input(kind, "thickness", "text", "", "4 mm"),
@@ -374,7 +369,7 @@ final class ReclineAsks extends AskForms {
             kinds.put(each.name(), words.say("roll." + each));
         }
         return new Form(
-                        hidden(kind, Fittings.UNIT),
+                        hidden(kind, unit()),
                         List.of(),
                         List.of(
                                 select(kind, "roll", RollKind.NOODLE.name(), kinds),

@@ -1,6 +1,9 @@
 package app.layette.web.workbench;
 
+import app.layette.core.entry.FieldProblem;
+import app.layette.core.entry.QuickSeat;
 import app.layette.core.entry.Situation;
+import app.layette.core.evidence.SheetVersion;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.placing.CabinAnswers;
@@ -12,17 +15,22 @@ import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.Fittings;
+import app.layette.web.fitting.RefusedEntryException;
+import app.layette.web.shelf.Shelf;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Several riders in the car of one fitting: twins, a sibling's fitting, people who need a place. */
 @Controller
@@ -43,8 +51,10 @@ class RidersController {
 
     private final Fittings fittings;
     private final Viewing viewing;
+    private final Shelf shelf;
 
-    RidersController(Fittings fittings, Viewing viewing) {
+    RidersController(Fittings fittings, Viewing viewing, Shelf shelf) {
+        this.shelf = shelf;
         this.fittings = fittings;
         this.viewing = viewing;
     }
@@ -60,9 +70,17 @@ class RidersController {
         Wording words = viewing.wording(user);
         Optional<VehicleSheet> car = own.plan().situation().car();
         int grown = Math.max(0, Math.min(MOST_PEOPLE, people));
-        List<UUID> others = with.stream().distinct().limit(MOST_CHILDREN - 1L).toList();
+        // Who is fitted together rides together.
+        List<UUID> others = Stream.concat(own.others().stream().map(Fittings.Beside::id), with.stream())
+                .distinct()
+                .limit(MOST_CHILDREN - 1L)
+                .toList();
         model.addAttribute("id", id);
         model.addAttribute("child", own.childName());
+        model.addAttribute("unit", own.plan().situation().unit().id());
+        model.addAttribute("seats", shelf.seats(user.pointId()));
+        model.addAttribute("seat", own.plan().situation().unit().sheet());
+        model.addAttribute("walkIn", QuickSeat.SHEET);
         model.addAttribute("car", car.map(each -> each.fullName().strip()).orElse(""));
         model.addAttribute("others", others(user, id, others));
         model.addAttribute("people", grown);
@@ -71,6 +89,40 @@ class RidersController {
         model.addAttribute("open", own.plan().state() == FittingState.OPEN);
         car.ifPresent(sheet -> arrange(user, own, others, grown, sheet, words, model));
         return "workbench/riders";
+    }
+
+    /** A twin or a sibling with a seat of its own joins the fitting. */
+    @PostMapping("/fittings/{id}/riders")
+    String join(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID id,
+            @RequestParam UUID joins,
+            @RequestParam(defaultValue = "") String childName,
+            @RequestParam(defaultValue = "") String seat,
+            @RequestParam(defaultValue = "false") boolean twin,
+            RedirectAttributes after) {
+        try {
+            SheetVersion sheet = sheet(user, seat);
+            UUID joined =
+                    fittings.join(id, new Fittings.Join(joins, childName, sheet, twin), user.pointId(), user.author());
+            return "redirect:/fittings/" + joined;
+        } catch (RefusedEntryException e) {
+            after.addFlashAttribute("refused", Fittings.say(e, viewing.wording(user)));
+            after.addFlashAttribute("joining", Map.of("childName", childName, "seat", seat, "twin", twin));
+            return "redirect:/fittings/" + id + "/riders";
+        }
+    }
+
+    private SheetVersion sheet(SignedIn user, String id) {
+        if (id.equals(QuickSeat.SHEET)) {
+            return new SheetVersion(QuickSeat.SHEET, 1);
+        }
+        return shelf.seats(user.pointId()).stream()
+                .filter(each -> each.id().equals(id))
+                .findFirst()
+                .map(each -> new SheetVersion(each.id(), each.version()))
+                .orElseThrow(
+                        () -> RefusedEntryException.fields(List.of(new FieldProblem("seat", id, "NEEDED", "", ""))));
     }
 
     private List<Fittings.OpenOne> others(SignedIn user, UUID own, List<UUID> chosen) {

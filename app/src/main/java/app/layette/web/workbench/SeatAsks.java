@@ -22,7 +22,6 @@ import app.layette.core.seat.SeatKind;
 import app.layette.core.secure.HandleForDriving;
 import app.layette.formats.svg.AnswerPicture;
 import app.layette.formats.wording.Wording;
-import app.layette.web.fitting.Fittings;
 import app.layette.web.workbench.AskView.Button;
 import app.layette.web.workbench.AskView.Form;
 import app.layette.web.workbench.AskView.Input;
@@ -70,7 +69,7 @@ final class SeatAsks extends AskForms {
                                 .map(Object::toString)
                                 .orElse(""),
                         "2031-03"));
-        Map<String, String> hidden = hidden(kind, Fittings.UNIT, "part", part.name());
+        Map<String, String> hidden = hidden(kind, unit(), "part", part.name());
         hidden.put("how", "label");
         String current = label.map(each -> each.model() + (each.made() == null ? "" : ", " + each.made()))
                 .orElse("");
@@ -152,7 +151,7 @@ final class SeatAsks extends AskForms {
                         "handle",
                         said(read, Fact.QuickSeatRead::handle),
                         options(HandlePosition.class, "handle", true)));
-        Map<String, String> hidden = hidden(kind, Fittings.UNIT);
+        Map<String, String> hidden = hidden(kind, unit());
         hidden.put("how", "manual");
         String current = read.map(Fact.QuickSeatRead::name).orElse("");
         return new AskView(
@@ -208,7 +207,7 @@ final class SeatAsks extends AskForms {
         if (!loops.isEmpty()) {
             inputs.add(select(kind, "loop", set.map(Fact.SlotsSet::loop).orElse(loopFor(Math.max(1, best))), loops));
         }
-        forms.add(new Form(hidden(kind, Fittings.UNIT), List.of(), inputs, words.say("submit.slots")));
+        forms.add(new Form(hidden(kind, unit()), List.of(), inputs, words.say("submit.slots")));
         String current = set.map(each -> words.say(
                         "current.slots",
                         Map.of(
@@ -221,19 +220,10 @@ final class SeatAsks extends AskForms {
                 id(ask), words.say("ask.SLOTS"), words.say("ask.SLOTS.help"), ask.answered(), current, forms);
     }
 
-    private static Map<String, String> allAt(int slot) {
+    private Map<String, String> allAt(int slot) {
         String number = String.valueOf(slot);
         return hidden(
-                "slotsSet",
-                Fittings.UNIT,
-                "leftShell",
-                number,
-                "rightShell",
-                number,
-                "leftPad",
-                number,
-                "rightPad",
-                number);
+                "slotsSet", unit(), "leftShell", number, "rightShell", number, "leftPad", number, "rightPad", number);
     }
 
     private static boolean isAllAt(Optional<Fact.SlotsSet> set, int slot) {
@@ -289,7 +279,7 @@ final class SeatAsks extends AskForms {
                 words.say("ask.CROTCH.help"),
                 ask.answered(),
                 current,
-                List.of(new Form(hidden("crotchSet", Fittings.UNIT), buttons, List.of(), "")));
+                List.of(new Form(hidden("crotchSet", unit()), buttons, List.of(), "")));
     }
 
     AskView handle(Ask ask) {
@@ -312,7 +302,7 @@ final class SeatAsks extends AskForms {
                 words.say("ask.HANDLE.help"),
                 ask.answered(),
                 current,
-                List.of(new Form(hidden("handleSet", Fittings.UNIT), buttons, List.of(), "")));
+                List.of(new Form(hidden("handleSet", unit()), buttons, List.of(), "")));
     }
 
     /** The snug test, in the words of the test that counts here. */
@@ -354,12 +344,12 @@ final class SeatAsks extends AskForms {
     AskView movement(Ask ask) {
         List<Form> more = new ArrayList<>();
         if (isToTeach(TeachItem.INCH_TEST)) {
-            Map<String, String> hidden = hidden("answered", Fittings.UNIT, "question", Question.MOVEMENT.name());
+            Map<String, String> hidden = hidden("answered", unit(), "question", Question.MOVEMENT.name());
             hidden.put(TAUGHT, TeachItem.INCH_TEST.name());
             more.add(new Form(
                     hidden, List.of(button("answer", "UNDER_AN_INCH", "taught.withInch", false)), List.of(), ""));
         }
-        more.add(tape.tape(Dimension.MOVEMENT, Fittings.UNIT, "12 mm, 1/2 in"));
+        more.add(tape.tape(Dimension.MOVEMENT, unit(), "12 mm, 1/2 in"));
         return question(ask, Question.MOVEMENT, more);
     }
 
@@ -371,7 +361,7 @@ final class SeatAsks extends AskForms {
                 .ifPresent(asked -> more.add(new Form(
                         hidden(
                                 "lengthMeasured",
-                                Fittings.UNIT,
+                                unit(),
                                 "what",
                                 Dimension.GAP.name(),
                                 "length",
@@ -379,7 +369,7 @@ final class SeatAsks extends AskForms {
                         List.of(new Button("how", "measured", say("look.atLeast", "length", asked), "", false)),
                         List.of(),
                         "")));
-        more.add(tape.tape(Dimension.GAP, Fittings.UNIT, "45 mm, 1 3/4 in"));
+        more.add(tape.tape(Dimension.GAP, unit(), "45 mm, 1 3/4 in"));
         return question(ask, Question.GAP, more);
     }
 }

@@ -10,7 +10,6 @@ import app.layette.core.measure.Mass;
 import app.layette.core.run.Ask;
 import app.layette.core.vehicle.PositionId;
 import app.layette.formats.wording.Wording;
-import app.layette.web.fitting.Fittings;
 import app.layette.web.workbench.AskView.Button;
 import app.layette.web.workbench.AskView.Form;
 import app.layette.web.workbench.AskView.Input;
@@ -72,7 +71,7 @@ final class ValueAsks extends AskForms {
 
     private List<Form> forms(
             SheetValue value, Optional<PositionId> place, Optional<Stamped<Fact.SheetValueRead>> read) {
-        Map<String, String> hidden = hidden(KIND, Fittings.UNIT, "value", value.name());
+        Map<String, String> hidden = hidden(KIND, unit(), "value", value.name());
         place.ifPresent(at -> hidden.put("place", at.toString()));
         if (!value.isOfPlace()) {
             hidden.put("how", "manual");

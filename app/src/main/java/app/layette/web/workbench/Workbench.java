@@ -15,10 +15,12 @@ import java.util.UUID;
 /**
  * The workbench of one fitting, ready to be shown.
  *
+ * @param unit what the actual seat is called in its entries
  * @param walkFirst whether the seat still is as it arrived and nobody has looked round it
  */
 public record Workbench(
         UUID id,
+        String unit,
         Head head,
         List<PhaseView> phases,
         Now now,
@@ -42,7 +44,8 @@ public record Workbench(
             String practiceLine,
             String state,
             String stateLine,
-            boolean ready) {}
+            boolean ready,
+            List<Fittings.Beside> others) {}
 
     /** Steps that stand together. */
     public record PhaseView(String name, List<StepView> steps) {}

@@ -94,6 +94,7 @@ final class WorkbenchBuilder {
         }
         return new Workbench(
                 fitting.id(),
+                situation.unit().id(),
                 new HeadLine(fitting, words).head(),
                 phases(),
                 now(),
@@ -212,8 +213,7 @@ final class WorkbenchBuilder {
     private Optional<LastAnswer> lastAnswer() {
         return focus.looking()
                 .filter(looking -> plan.state() == FittingState.OPEN)
-                .flatMap(looking -> Undoing.last(
-                                situation.everything(), looking.by().id())
+                .flatMap(looking -> Undoing.last(situation.own(), looking.by().id())
                         .filter(entry ->
                                 entry.at().toInstant().isAfter(looking.at().minus(LONGEST_UNDO))))
                 .map(entry -> new LastAnswer(
@@ -226,7 +226,7 @@ final class WorkbenchBuilder {
 
     /** What a tap takes back: the answer, or how many came with it. */
     private String undone(Entry last) {
-        int together = Undoing.whole(situation.everything(), last.by().id()).size();
+        int together = Undoing.whole(situation.own(), last.by().id()).size();
         return together > 1
                 ? words.say("undo.whole", Map.of("count", Argument.of(together)))
                 : new FactWords(words).says(last.fact());

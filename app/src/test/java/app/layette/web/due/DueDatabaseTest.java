@@ -136,21 +136,25 @@ class DueDatabaseTest extends DatabaseTest {
     /** A newer fitting in the same restraint and car tells what comes next; another car keeps its own. */
     @ParameterizedTest
     @CsvSource({
-        "HANDED_OVER, car, false",
-        "LEFT_WITH_OPEN_FINDINGS, car, false",
-        "OPEN, car, true",
-        "NOT_FITTED, car, true",
-        "HANDED_OVER, 'The other car', true"
+        "HANDED_OVER, car, r1, false",
+        "LEFT_WITH_OPEN_FINDINGS, car, r1, false",
+        "OPEN, car, r1, true",
+        "NOT_FITTED, car, r1, true",
+        "HANDED_OVER, 'The other car', r1, true",
+        // A twin's seat tells nothing of this one's.
+        "HANDED_OVER, car, r2, true"
     })
-    void aNewerFittingTakesOver(String state, String car, boolean stillDue) {
+    void aNewerFittingTakesOver(String state, String car, String rider, boolean stillDue) {
         jdbc.update(
                 "insert into fitting (id, point_id, family_id, profile_id, profile_version, law_country, seat_sheet,"
-                        + " last_seq, created_at, state, blocking, touched_at, car) select gen_random_uuid(), point_id,"
+                        + " last_seq, created_at, state, blocking, touched_at, car, record_id, unit, rider) select"
+                        + " gen_random_uuid(), point_id,"
                         + " family_id, profile_id, profile_version, law_country, seat_sheet, 0, created_at + interval '1 day',"
-                        + " ?, 0, touched_at, case ? when 'car' then car else ? end from fitting where id = ?",
+                        + " ?, 0, touched_at, case ? when 'car' then car else ? end, id, 'u2', ? from fitting where id = ?",
                 state,
                 car,
                 car,
+                rider,
                 ottilie);
         assertThat(ofOttilie(today).contains(INCH_TEST)).isEqualTo(stillDue);
     }

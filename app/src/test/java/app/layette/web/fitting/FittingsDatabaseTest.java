@@ -143,6 +143,70 @@ class FittingsDatabaseTest extends DatabaseTest {
     }
 
     @Test
+    void twinsShareTheRecordAndNothingElse() {
+        SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
+        Fittings.Join join = new Fittings.Join(UUID.randomUUID(), "Bela", seat, true);
+        UUID twin = fittings.join(fitting, join, point, PIM);
+        assertThat(fittings.join(fitting, join, point, PIM)).as("joined twice").isEqualTo(twin);
+        fittings.append(fitting, draft(new Fact.Weighed("r1", Mass.ofGrams(3000))), point, MARIT);
+        fittings.append(twin, draft(new Fact.Weighed("r2", Mass.ofGrams(2600))), point, MARIT);
+        assertThat(fittings.planned(fitting, point).plan().situation().weight())
+                .map(each -> each.value())
+                .contains(Mass.ofGrams(3000));
+        Fittings.Planned second = fittings.planned(twin, point);
+        assertThat(second.childName()).isEqualTo("Bela");
+        assertThat(second.plan().situation().weight()).map(each -> each.value()).contains(Mass.ofGrams(2600));
+        assertThat(second.others()).extracting(Fittings.Beside::childName).containsExactly("Ada");
+        assertThatThrownBy(() -> fittings.append(twin, draft(new Fact.Acted("u1", Act.TIGHTENED)), point, MARIT))
+                .hasMessageContaining("OTHER_UNIT");
+        assertThat(fittings.documents(twin)).isEqualTo(fittings.documents(fitting));
+        assertThat(places()).hasSize(4);
+        assertThat(jdbc.queryForObject("select count(*) from entry where fitting_id = ?", Integer.class, twin))
+                .isZero();
+    }
+
+    @Test
+    void whichTwinComesBackHasToBeSaid() {
+        SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
+        UUID twin = fittings.join(fitting, new Fittings.Join(UUID.randomUUID(), "Bela", seat, true), point, MARIT);
+        fittings.append(twin, draft(new Fact.Weighed("r2", Mass.ofGrams(2600))), point, MARIT);
+        String reference = fittings.planned(fitting, point).reference();
+        assertThatThrownBy(() -> fittings.begin(
+                        new Fittings.Begin(UUID.randomUUID(), reference, "", seat, List.of(), true), point, MARIT))
+                .isInstanceOfSatisfying(
+                        RefusedEntryException.class,
+                        refused -> assertThat(refused.problems())
+                                .singleElement()
+                                .matches(problem -> problem.field().equals("childName")));
+        UUID back = fittings.begin(
+                new Fittings.Begin(UUID.randomUUID(), reference, "bela", seat, List.of(), true), point, MARIT);
+        Fittings.Planned planned = fittings.planned(back, point);
+        assertThat(planned.childName()).isEqualTo("Bela");
+        assertThat(planned.plan().situation().weight())
+                .map(each -> each.value())
+                .contains(Mass.ofGrams(2600));
+        assertThat(fittings.clearedBefore(point, reference, Optional.empty(), MARIT))
+                .as("the latest is one of Bela alone; it was never cleared")
+                .isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "'',NEEDED",
+        "xxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxx,TOO_LONG"
+    })
+    void aTwinHasAName(String name, String reason) {
+        Fittings.Join join = new Fittings.Join(UUID.randomUUID(), name, new SheetVersion("wrenfold-thimble", 3), true);
+        assertThatThrownBy(() -> fittings.join(fitting, join, point, MARIT))
+                .isInstanceOfSatisfying(
+                        RefusedEntryException.class,
+                        refused -> assertThat(refused.problems())
+                                .singleElement()
+                                .matches(problem -> problem.reason().equals(reason)));
+        assertThat(places()).hasSize(1);
+    }
+
+    @Test
     void sendingAnEntryTwiceKeepsItOnce() {
         EntryDraft weight = draft(new Fact.Weighed("r1", Mass.ofPoundsAndOunces(6, 8)));
         assertThat(fittings.append(fitting, weight, point, MARIT).seq()).isEqualTo(2);

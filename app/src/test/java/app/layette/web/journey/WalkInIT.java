@@ -6,11 +6,13 @@ import app.layette.web.support.Desk;
 import app.layette.web.support.EnglishLeft;
 import app.layette.web.support.RunningApp;
 import com.microsoft.playwright.Locator;
+import java.net.URI;
 import java.time.LocalDate;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Named;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -105,22 +107,59 @@ class WalkInIT {
                 desk.click(".tools [name=language][value=" + way.language() + "]");
             }
             begin(desk.open("/fittings/new"), way);
-            for (int i = 0; i < MOST_ANSWERS && !isReady(desk); i++) {
-                answer(desk, way);
+            carry(desk, way, () -> {
                 if (!way.language().equals("en")) {
                     assertThat(english.on(desk.page()))
                             .as("at %s", desk.title())
                             .isEmpty();
                 }
-            }
-            assertThat(isReady(desk))
-                    .as(() -> way.name() + ": " + desk.page().textContent("#findings"))
-                    .isTrue();
-            desk.click("#run a[href*='step=HAND_OVER']");
-            desk.click(".ask[open] form:has([name=ending][value=HANDED_OVER]) .go");
-            assertThat(desk.page().locator("#now .closed").count()).isOne();
-            desk.isQuiet();
+            });
+            handOver(desk);
         }
+    }
+
+    /** Twins are one fitting with two seats: each is carried to handed over, and what is of the car is asked once. */
+    @Test
+    void twinsAreHandedOverBoth() {
+        Way right = new Way("twins", BASE, "2-RIGHT/BASE_FLEXIBLE_ANCHORS", Map.of());
+        Way left = new Way("twins", BASE, "2-LEFT/BASE_FLEXIBLE_ANCHORS", Map.of());
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit");
+            begin(desk.open("/fittings/new"), right);
+            String first = desk.page().url();
+            desk.open(URI.create(first).getPath() + "/riders");
+            desk.page().click(".joins > summary");
+            desk.page().fill(".joins [name=childName]", "Wolf");
+            desk.click(".joins .go");
+            desk.page().waitForURL("**/fittings/*");
+            assertThat(desk.page().textContent("#head")).contains("Wolf").contains("Wilma");
+            carry(desk, left, () -> {});
+            handOver(desk);
+            desk.page().navigate(first);
+            assertThat(isReady(desk)).as("nothing of the first was seen yet").isFalse();
+            carry(desk, right, () -> {});
+            handOver(desk);
+            assertThat(desk.page().textContent("#head .besides"))
+                    .contains("Wolf")
+                    .contains("Handed over");
+        }
+    }
+
+    private static void carry(Desk desk, Way way, Runnable afterEach) {
+        for (int i = 0; i < MOST_ANSWERS && !isReady(desk); i++) {
+            answer(desk, way);
+            afterEach.run();
+        }
+        assertThat(isReady(desk))
+                .as(() -> way.name() + ": " + desk.page().textContent("#findings"))
+                .isTrue();
+    }
+
+    private static void handOver(Desk desk) {
+        desk.click("#run a[href*='step=HAND_OVER']");
+        desk.click(".ask[open] form:has([name=ending][value=HANDED_OVER]) .go");
+        assertThat(desk.page().locator("#now .closed").count()).isOne();
+        desk.isQuiet();
     }
 
     private static boolean isReady(Desk desk) {
@@ -170,6 +209,19 @@ class WalkInIT {
                 open.locator("[name=model]").fill(plain.endsWith("base") ? "ZB-1" : "Z-9");
                 open.locator("[name=made]").fill("2024-03");
                 press(desk, open.locator(".go:not(.no-answer)").first());
+            }
+            case "ask-weight" -> {
+                open.locator("[name=mass]").fill("7 lb 2 oz");
+                open.locator("[name=length]").fill("50 cm");
+                press(desk, open.locator(".go:not(.no-answer)").first());
+            }
+            case "ask-screening" -> {
+                open.locator("[name=who]").fill("nurse on the ward");
+                open.locator("form:has([name=who]) [name=on]")
+                        .fill(LocalDate.now().toString());
+                press(
+                        desk,
+                        open.locator("form:has([name=who]) .go:not(.no-answer)").first());
             }
             case "ask-place" -> place(desk, open, way.choice());
             case "ask-shoulder" -> press(desk, open.locator(".choice").nth(1));

@@ -66,8 +66,8 @@ class ResealingDatabaseTest extends DatabaseTest {
                         List.of(draft(new Fact.SheetAdopted(seat.id(), 3, Fact.Adoption.ADOPTED, null)))),
                 point,
                 MARIT);
-        noted = append(new Fact.Noted(Fittings.UNIT, null, "The aunt, Berta, drives."));
-        ended = append(new Fact.Ended(Fittings.UNIT, Fact.Ending.NOT_FITTED, null, "came back later", null));
+        noted = append(new Fact.Noted(Fittings.Begin.UNIT, null, "The aunt, Berta, drives."));
+        ended = append(new Fact.Ended(Fittings.Begin.UNIT, Fact.Ending.NOT_FITTED, null, "came back later", null));
         before = seal();
     }
 
@@ -139,7 +139,7 @@ class ResealingDatabaseTest extends DatabaseTest {
 
     @Test
     void whatIsStruckAfterTheSealLeavesItAlone() {
-        UUID later = append(new Fact.Noted(Fittings.UNIT, null, "Berta rang."));
+        UUID later = append(new Fact.Noted(Fittings.Begin.UNIT, null, "Berta rang."));
         resealing.strike(Map.of(fitting, Set.of(later)), "asked for", point, ILSE);
         assertThat(seal()).isEqualTo(before);
         assertThat(resealing.of(fitting)).isEmpty();

@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 
 /**
@@ -23,15 +24,15 @@ final class Changes {
 
     private static final String BY_SHEET = "sheet ";
 
-    private final String seatSheet;
+    private final Set<String> seatSheets;
     private final Map<String, Object> settings = new HashMap<>();
     private final Map<String, Integer> ranks = new HashMap<>();
     private final Map<Fact.Part, Fact.LabelRead> labels = new HashMap<>();
     private final Map<Object, Fact.QuickCarSeen> quickPlaces = new HashMap<>();
     private String car;
 
-    private Changes(String seatSheet) {
-        this.seatSheet = seatSheet;
+    private Changes(Set<String> seatSheets) {
+        this.seatSheets = seatSheets;
     }
 
     /**
@@ -39,10 +40,10 @@ final class Changes {
      *
      * @param effective the entries that count, corrections in their places
      * @param all the same as they were sent
-     * @param seatSheet id of the unit's own sheet: any other sheet that is adopted is a car's
+     * @param seatSheets ids of the seats' own sheets: any other sheet that is adopted is a car's
      */
-    static List<Placed> in(List<Entry> effective, List<Entry> all, String seatSheet) {
-        Changes reader = new Changes(seatSheet);
+    static List<Placed> in(List<Entry> effective, List<Entry> all, Set<String> seatSheets) {
+        Changes reader = new Changes(seatSheets);
         List<Placed> changes = new ArrayList<>();
         for (Entry entry : effective) {
             reader.of(entry).ifPresent(change -> changes.add(new Placed(change, entry.seq())));
@@ -117,7 +118,7 @@ final class Changes {
 
     private boolean isOtherCar(Fact fact) {
         if (fact instanceof Fact.SheetAdopted choice) {
-            boolean ofCar = !choice.of().equals(seatSheet) && choice.adoption() == Fact.Adoption.ADOPTED;
+            boolean ofCar = !seatSheets.contains(choice.of()) && choice.adoption() == Fact.Adoption.ADOPTED;
             return ofCar && movesTo(BY_SHEET + choice.of());
         }
         Fact.QuickCarSeen seen = (Fact.QuickCarSeen) fact;

@@ -260,6 +260,21 @@ public sealed interface Fact {
     record Countersigned(String of) implements Fact {}
 
     /**
+     * Another actual seat belongs to this fitting: twins, or a sibling in the same car. Each is judged for itself; what
+     * is of the car and the day is of them all.
+     *
+     * @param of id of the unit
+     * @param rider id of the child it is for
+     * @param sheet id of its seat sheet
+     */
+    record UnitJoined(String of, String rider, String sheet) implements Fact {
+        /** The unit that joined. */
+        public FittingRecord.Unit unit() {
+            return new FittingRecord.Unit(of, rider, sheet);
+        }
+    }
+
+    /**
      * A technician looked at what a trainee corrected or took back after the end.
      *
      * @param entry the correction or withdrawal

@@ -320,6 +320,10 @@ public final class FactCheck {
                 date("on", crash.on(), today.minusYears(OLDEST_CHILD_YEARS), today);
             }
         }
+        if (fact instanceof Fact.UnitJoined joined) {
+            needed("rider", isBlank(joined.rider()) ? null : joined.rider());
+            needed("sheet", isBlank(joined.sheet()) ? null : joined.sheet());
+        }
         if (fact instanceof Fact.CorrectionSigned signed) {
             needed("entry", signed.entry());
         }

@@ -1,6 +1,7 @@
 package app.layette.core.entry;
 
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * One fitting as it is kept.
@@ -17,6 +18,18 @@ public record FittingRecord(List<String> riders, List<Unit> units, List<Entry> e
         riders = List.copyOf(riders);
         units = List.copyOf(units);
         entries = List.copyOf(entries);
+    }
+
+    /** A fitting that was begun with one unit, with those that joined it later. */
+    public static FittingRecord begunWith(Unit first, List<Entry> entries) {
+        List<Unit> units = Stream.concat(
+                        Stream.of(first),
+                        entries.stream()
+                                .map(Entry::fact)
+                                .filter(Fact.UnitJoined.class::isInstance)
+                                .map(fact -> ((Fact.UnitJoined) fact).unit()))
+                .toList();
+        return new FittingRecord(units.stream().map(Unit::rider).distinct().toList(), units, entries);
     }
 
     public int lastSeq() {

@@ -54,8 +54,10 @@ public final class Situation {
     private final Optional<VehicleSheet> carNow;
     private final ManualPages manuals;
     private final boolean alone;
+    private final Neighbours neighbours;
 
-    private Situation(Practice practice, Sheets sheets, FittingRecord record, Unit unit, LocalDate today) {
+    private Situation(
+            Practice practice, Sheets sheets, FittingRecord record, Unit unit, boolean alone, LocalDate today) {
         this.practice = practice;
         this.today = today;
         this.unit = unit;
@@ -64,12 +66,16 @@ public final class Situation {
                         sheets.seats().stream().map(each -> each.sheet().id()),
                         sheets.cars().stream().map(each -> each.sheet().id()))
                 .collect(Collectors.toSet());
+        Set<String> others = record.units().stream()
+                .map(Unit::id)
+                .filter(each -> !each.equals(unit.id()))
+                .collect(Collectors.toSet());
         // Told once in the fitting point's zone: asking for a day comes back thousands of times in a plan.
         AfterTheEnd afterwards = AfterTheEnd.in(record.entries());
         List<Entry> counting =
                 record.entries().stream().filter(afterwards::counts).toList();
         List<Entry> about = Replay.effective(counting).stream()
-                .filter(entry -> isAbout(entry.fact(), unit, known))
+                .filter(entry -> isAbout(entry.fact(), unit, known, others))
                 .map(entry -> entry.at(practice.zone()))
                 .toList();
         boolean asBefore = isAsBefore(about);
@@ -77,8 +83,9 @@ public final class Situation {
         this.facts = new Facts(about.stream()
                 .filter(entry -> asBefore || !isOfEarlierFitting(entry, brought))
                 .toList());
-        this.alone = record.riders().size() == 1 && record.units().size() == 1;
-        this.changes = Changes.in(facts.entries(), ofThisUnit(counting, unit, known), unit.sheet());
+        this.alone = alone;
+        this.neighbours = Neighbours.of(record, unit, Replay.effective(counting));
+        this.changes = Changes.in(facts.entries(), ofThisUnit(counting, unit, known, others), neighbours.sheets(unit));
         this.sheets = AdoptedSheets.of(sheets, unit.sheet(), facts.entries());
         this.carInstead = Optional.empty();
         this.seatInstead = Optional.empty();
@@ -95,7 +102,8 @@ public final class Situation {
         this.all = other.all;
         this.facts = new Facts(entries);
         this.alone = other.alone;
-        this.changes = Changes.in(entries, List.of(), unit.sheet());
+        this.neighbours = other.neighbours;
+        this.changes = Changes.in(entries, List.of(), neighbours.sheets(unit));
         this.sheets = other.sheets;
         this.carInstead = carInstead;
         this.seatInstead = seatInstead;
@@ -138,25 +146,34 @@ public final class Situation {
     }
 
     /** What another rider or unit is told, weighed or answered says nothing of this one. */
-    private static boolean isAbout(Fact fact, Unit unit, Set<String> sheets) {
-        boolean ofTheFitting = fact instanceof Fact.Ended
-                || fact instanceof Fact.Noted
-                || fact instanceof Fact.Countersigned
-                || fact instanceof Fact.CorrectionSigned
-                || fact instanceof Fact.CaregiverSigned
-                || fact instanceof Fact.PhotoTaken
-                || fact instanceof Fact.BoxChosen
-                || fact instanceof Fact.SheetAdopted
-                || fact instanceof Fact.QuickCarSeen;
-        return ofTheFitting
+    private static boolean isAbout(Fact fact, Unit unit, Set<String> sheets, Set<String> others) {
+        return isOfTheFitting(fact)
+                || isSignature(fact) && !others.contains(fact.of())
+                || Neighbours.isOfTheCar(fact)
                 || fact.of().equals(unit.id())
                 || fact.of().equals(unit.rider())
                 || sheets.contains(fact.of());
     }
 
-    private static List<Entry> ofThisUnit(List<Entry> entries, Unit unit, Set<String> sheets) {
+    /** Signed, noted or pictured for one unit where it names one, else for the fitting. */
+    private static boolean isSignature(Fact fact) {
+        return fact instanceof Fact.Ended
+                || fact instanceof Fact.Countersigned
+                || fact instanceof Fact.CaregiverSigned
+                || fact instanceof Fact.PhotoTaken;
+    }
+
+    private static boolean isOfTheFitting(Fact fact) {
+        return fact instanceof Fact.Noted
+                || fact instanceof Fact.CorrectionSigned
+                || fact instanceof Fact.BoxChosen
+                || fact instanceof Fact.SheetAdopted
+                || fact instanceof Fact.UnitJoined;
+    }
+
+    private static List<Entry> ofThisUnit(List<Entry> entries, Unit unit, Set<String> sheets, Set<String> others) {
         return entries.stream()
-                .filter(entry -> entry.fact() instanceof Fact.Withdrawn || isAbout(entry.fact(), unit, sheets))
+                .filter(entry -> entry.fact() instanceof Fact.Withdrawn || isAbout(entry.fact(), unit, sheets, others))
                 .sorted(Comparator.comparingInt(Entry::seq))
                 .toList();
     }
@@ -166,7 +183,7 @@ public final class Situation {
     }
 
     /**
-     * Reads a fitting.
+     * Reads a fitting for its first unit. Where there are more nobody said which is meant, and the gate stays shut.
      *
      * @param today the day in the fitting point's zone
      * @throws UnusableEntriesException when the entries contradict each other or there is no unit
@@ -175,7 +192,24 @@ public final class Situation {
         Unit unit = record.units().stream()
                 .findFirst()
                 .orElseThrow(() -> new UnusableEntriesException("The fitting has no unit; allowed 1 or more"));
-        return new Situation(practice, sheets, record, unit, today);
+        boolean alone = record.riders().size() == 1 && record.units().size() == 1;
+        return new Situation(practice, sheets, record, unit, alone, today);
+    }
+
+    /**
+     * Reads a fitting for one of its units.
+     *
+     * @param unit its id
+     * @param today the day in the fitting point's zone
+     * @throws UnusableEntriesException when the entries contradict each other or there is no such unit
+     */
+    public static Situation of(Practice practice, Sheets sheets, FittingRecord record, String unit, LocalDate today) {
+        Unit meant = record.units().stream()
+                .filter(each -> each.id().equals(unit))
+                .findFirst()
+                .orElseThrow(() -> new UnusableEntriesException("The fitting has no unit " + unit + "; allowed "
+                        + record.units().stream().map(Unit::id).collect(Collectors.joining(", "))));
+        return new Situation(practice, sheets, record, meant, true, today);
     }
 
     public Practice practice() {
@@ -386,7 +420,7 @@ public final class Situation {
 
     /** The same fitting as its author saw it: of the entries up to a place. */
     public Optional<Stamped<Mass>> weightAsSeen(int seen) {
-        List<Entry> then = ofThisUnit(all, unit, Set.of()).stream()
+        List<Entry> then = ofThisUnit(all, unit, Set.of(), Set.of()).stream()
                 .filter(entry -> entry.seq() <= seen && isWeighing(entry))
                 .toList();
         return new Facts(Replay.effective(then))
@@ -401,9 +435,14 @@ public final class Situation {
         return entry.fact() instanceof Fact.Weighed || withdrawsOne;
     }
 
-    /** Whether the fitting has one rider and one unit: more than these are not judged together yet. */
+    /** Whether it is said which child and which seat this is about: of several none is taken for granted. */
     public boolean isOfOneRiderAndUnit() {
         return alone;
+    }
+
+    /** The other seats of the same fitting, and where they are. */
+    public Neighbours neighbours() {
+        return neighbours;
     }
 
     /** The earlier fitting of the same seat, where the family comes back with it. */
@@ -716,6 +755,19 @@ public final class Situation {
     /** Every entry as it was sent, corrections in their own places. */
     public List<Entry> everything() {
         return all;
+    }
+
+    /** What was sent about this unit, its rider or the car, corrections in their own places. */
+    public List<Entry> own() {
+        return neighbours.units().isEmpty() ? all : ofThisUnit(all, unit, sheetIds(), neighbours.ids());
+    }
+
+    private Set<String> sheetIds() {
+        return all.stream()
+                .map(Entry::fact)
+                .filter(Fact.SheetAdopted.class::isInstance)
+                .map(Fact::of)
+                .collect(Collectors.toSet());
     }
 
     /** The last place in the fitting; 0 when it is empty. */

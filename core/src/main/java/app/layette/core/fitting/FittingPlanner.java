@@ -53,7 +53,21 @@ public final class FittingPlanner {
      * @throws app.layette.core.entry.UnusableEntriesException when the entries contradict each other
      */
     public FittingPlan plan(Practice practice, Sheets sheets, FittingRecord record, LocalDate today) {
-        Situation situation = Situation.of(practice, sheets, record, today);
+        return plan(practice, sheets, record, Situation.of(practice, sheets, record, today));
+    }
+
+    /**
+     * Plans a fitting for one of its units.
+     *
+     * @param unit its id
+     * @throws app.layette.core.entry.UnusableEntriesException when the entries contradict each other or there is no such
+     *     unit
+     */
+    public FittingPlan plan(Practice practice, Sheets sheets, FittingRecord record, String unit, LocalDate today) {
+        return plan(practice, sheets, record, Situation.of(practice, sheets, record, unit, today));
+    }
+
+    private FittingPlan plan(Practice practice, Sheets sheets, FittingRecord record, Situation situation) {
         Method method = situation.usualMethod();
         Gate gate = Gate.judge(rules, situation, method);
         return new FittingPlan(
@@ -77,7 +91,7 @@ public final class FittingPlanner {
             case NOT_FITTED -> FittingState.NOT_FITTED;
             case TAUGHT -> FittingState.TAUGHT;
             case HANDED_OVER ->
-                counts(ended.get(), practice, sheets, record) ? FittingState.HANDED_OVER : FittingState.OPEN;
+                counts(ended.get(), situation, practice, sheets, record) ? FittingState.HANDED_OVER : FittingState.OPEN;
         };
     }
 
@@ -86,7 +100,8 @@ public final class FittingPlanner {
      * signature; a decision of an earlier edition of the rules stands as it was made. One of this edition, and a hand-over
      * that kept none, are judged once more as of that day.
      */
-    private boolean counts(Stamped<Ended> ended, Practice practice, Sheets sheets, FittingRecord record) {
+    private boolean counts(
+            Stamped<Ended> ended, Situation situation, Practice practice, Sheets sheets, FittingRecord record) {
         Optional<Decision> kept = Optional.ofNullable(ended.value().decision());
         if (ended.by().isTrainee()) {
             return false;
@@ -95,18 +110,25 @@ public final class FittingPlanner {
             return !kept.get().passed().isEmpty();
         }
         // Nobody can tell whether a newer sheet waited when a decision was made that nobody kept.
-        return judgedAgain(ended, practice, sheets, record, kept.isPresent());
+        return judgedAgain(ended, situation, practice, sheets, record, kept.isPresent());
     }
 
     /** Whether the rules of today would have let a hand-over through on its own day. */
     private boolean judgedAgain(
-            Stamped<Ended> ended, Practice practice, Sheets sheets, FittingRecord record, boolean withoutNewer) {
+            Stamped<Ended> ended,
+            Situation situation,
+            Practice practice,
+            Sheets sheets,
+            FittingRecord record,
+            boolean withoutNewer) {
         List<Entry> earlier = record.entries().stream()
                 .filter(entry -> entry.seq() < ended.seq())
                 .toList();
         FittingRecord then = new FittingRecord(record.riders(), record.units(), earlier);
         Sheets known = withoutNewer ? adoptedAlone(sheets, earlier) : sheets;
-        Situation before = Situation.of(practice, known, then, ended.on());
+        Situation before = situation.isOfOneRiderAndUnit()
+                ? Situation.of(practice, known, then, situation.unit().id(), ended.on())
+                : Situation.of(practice, known, then, ended.on());
         return before.method()
                 .filter(method -> !before.isBedside())
                 .map(method -> Gate.judge(rules, before, method).isOpen())
@@ -130,7 +152,7 @@ public final class FittingPlanner {
                 .filter(ended -> ended.value().ending() == Fact.Ending.HANDED_OVER)
                 .filter(ended -> ended.value().decision() != null
                         && !ended.value().decision().edition().equals(ENGINE_VERSION))
-                .filter(ended -> !judgedAgain(ended, practice, sheets, record, true))
+                .filter(ended -> !judgedAgain(ended, situation, practice, sheets, record, true))
                 .isPresent();
     }
 

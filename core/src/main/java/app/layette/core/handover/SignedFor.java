@@ -20,7 +20,7 @@ public final class SignedFor implements Rule {
 
     @Override
     public Verdict judge(Situation situation) {
-        int lastByTrainee = situation.everything().stream()
+        int lastByTrainee = situation.own().stream()
                 .filter(entry -> entry.by().isTrainee())
                 .mapToInt(Entry::seq)
                 .max()
@@ -28,7 +28,7 @@ public final class SignedFor implements Rule {
         if (lastByTrainee == 0) {
             return Verdict.judged(Finding.of(OUT_3, Weight.HOLDS, "noTrainee"));
         }
-        boolean signed = situation.everything().stream()
+        boolean signed = situation.own().stream()
                 .anyMatch(entry -> entry.fact() instanceof Countersigned
                         && !entry.by().isTrainee()
                         && entry.seen() >= lastByTrainee);

@@ -3,13 +3,17 @@ package app.layette.core.handover;
 import static app.layette.core.finding.RuleCode.OUT_4;
 
 import app.layette.core.entry.Situation;
+import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.Verdict;
 
-/** OUT-4: a fitting with more than one rider or unit is not judged as a whole yet, so it stays shut and says so. */
+/**
+ * OUT-4: of several children and seats each is judged for itself, in a place of its own. Where nobody said which is
+ * meant it stays shut.
+ */
 public final class WholeFitting implements Rule {
     @Override
     public Conclusion conclusion() {
@@ -18,9 +22,23 @@ public final class WholeFitting implements Rule {
 
     @Override
     public Verdict judge(Situation situation) {
-        return Verdict.judged(
-                situation.isOfOneRiderAndUnit()
-                        ? Finding.of(OUT_4, Weight.HOLDS, "oneRiderOneUnit")
-                        : Finding.of(OUT_4, Weight.NOT_KNOWN, "moreThanOne").changedBy("OWN_FITTING"));
+        if (!situation.isOfOneRiderAndUnit()) {
+            return Verdict.judged(
+                    Finding.of(OUT_4, Weight.NOT_KNOWN, "moreThanOne").changedBy("OWN_FITTING"));
+        }
+        if (situation.neighbours().units().isEmpty()) {
+            return Verdict.judged(Finding.of(OUT_4, Weight.HOLDS, "oneRiderOneUnit"));
+        }
+        if (situation.neighbours().isFor(situation.unit().rider())) {
+            return Verdict.judged(Finding.of(OUT_4, Weight.STOP, "riderTwice").changedBy("OWN_FITTING"));
+        }
+        return Verdict.judged(situation
+                .placed()
+                .map(placed -> placed.value().position())
+                .filter(place -> situation.neighbours().at(place).isPresent())
+                .map(place -> Finding.of(OUT_4, Weight.STOP, "placeTaken")
+                        .with("place", new Argument.OfKey("place." + place))
+                        .changedBy("OTHER_PLACE"))
+                .orElseGet(() -> Finding.of(OUT_4, Weight.HOLDS, "eachItsOwn")));
     }
 }

@@ -148,6 +148,10 @@ public record CabinAnswers(List<PlaceAnswer> answers) {
         if (Required.by(method).contains(Conclusion.FLOOR_AND_LEG)) {
             findings.add(FloorAndLeg.beforehand(there));
         }
+        // OUT-4: where another seat of this fitting stands there is no place.
+        found(there, Conclusion.WHOLE_FITTING, rules).stream()
+                .filter(each -> each.weight() == Weight.STOP)
+                .forEach(findings::add);
         armrest(position).ifPresent(findings::add);
         reach(there, position).ifPresent(findings::add);
         findings.sort(Comparator.comparing(Finding::weight));

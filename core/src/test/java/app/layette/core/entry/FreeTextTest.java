@@ -26,7 +26,9 @@ class FreeTextTest {
             "id",
             "maker",
             "part",
-            "source");
+            "source",
+            "rider",
+            "sheet");
 
     /** A new kind of entry with words in it has to say whether a hand writes them freely. */
     @Test

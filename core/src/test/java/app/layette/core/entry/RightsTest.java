@@ -23,6 +23,7 @@ class RightsTest {
             Fact.WebbingMoved.class,
             Fact.BoxChosen.class,
             Fact.CameBack.class,
+            Fact.UnitJoined.class,
             Fact.SheetAdopted.class);
 
     @SuppressWarnings("unchecked")

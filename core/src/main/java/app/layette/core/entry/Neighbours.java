@@ -1,0 +1,86 @@
+package app.layette.core.entry;
+
+import app.layette.core.entry.FittingRecord.Unit;
+import app.layette.core.evidence.Speaker;
+import app.layette.core.vehicle.PositionId;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** The other actual seats of a fitting: twins, or a sibling in the same car. */
+public final class Neighbours {
+    private final List<Unit> others;
+    private final Map<String, PositionId> places;
+
+    private Neighbours(List<Unit> others, Map<String, PositionId> places) {
+        this.others = others;
+        this.places = places;
+    }
+
+    static Neighbours of(FittingRecord record, Unit unit, List<Entry> effective) {
+        List<Unit> others = record.units().stream()
+                .filter(each -> !each.id().equals(unit.id()))
+                .toList();
+        Map<String, PositionId> places = new LinkedHashMap<>();
+        if (others.isEmpty()) {
+            return new Neighbours(others, places);
+        }
+        Set<String> ids = others.stream().map(Unit::id).collect(Collectors.toSet());
+        for (Entry entry : effective) {
+            if (entry.fact() instanceof Fact.Placed placed && ids.contains(placed.of())) {
+                places.put(placed.of(), placed.position());
+            }
+            // What was not fitted stands in no car.
+            if (entry.fact() instanceof Fact.Ended ended && ended.ending() == Fact.Ending.NOT_FITTED) {
+                places.remove(ended.of());
+            }
+        }
+        return new Neighbours(others, places);
+    }
+
+    /** What is so for every seat in the car: the car itself, the ground under it, the front seat, its papers. */
+    static boolean isOfTheCar(Fact fact) {
+        return fact instanceof Fact.QuickCarSeen
+                || fact instanceof Fact.GroundMeasured
+                || fact instanceof Fact.SillsRead
+                || fact instanceof Fact.SheetValueRead read && read.value().isOfPlace()
+                || fact instanceof Fact.PermissionRead page && page.speaker() == Speaker.CAR
+                || fact instanceof Fact.QuantityRead read && read.speaker() == Speaker.CAR
+                || fact instanceof Fact.Acted acted
+                        && acted.act()
+                                .change()
+                                .filter(each -> each == Change.FRONT_SEAT_MOVED || each == Change.CAR_MOVED)
+                                .isPresent();
+    }
+
+    /** The other units, in the order in which they came. */
+    public List<Unit> units() {
+        return others;
+    }
+
+    /** The other unit at a seating position; empty where it is free. */
+    public Optional<Unit> at(PositionId place) {
+        return others.stream()
+                .filter(each -> place.equals(places.get(each.id())))
+                .findFirst();
+    }
+
+    /** Whether another unit is for this rider too: a child sits in one seat. */
+    public boolean isFor(String rider) {
+        return others.stream().anyMatch(each -> each.rider().equals(rider));
+    }
+
+    Set<String> ids() {
+        return others.stream().map(Unit::id).collect(Collectors.toSet());
+    }
+
+    /** The seat sheets of the fitting: every other sheet that is adopted is a car's. */
+    Set<String> sheets(Unit own) {
+        Set<String> sheets = others.stream().map(Unit::sheet).collect(Collectors.toSet());
+        sheets.add(own.sheet());
+        return sheets;
+    }
+}
