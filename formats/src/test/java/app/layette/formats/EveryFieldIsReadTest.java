@@ -3,9 +3,9 @@ package app.layette.formats;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.core.drawing.BeltView;
-import app.layette.core.drawing.CabinView;
 import app.layette.core.drawing.Drawing;
 import app.layette.core.drawing.HarnessView;
+import app.layette.core.drawing.cabin.CabinView;
 import app.layette.core.drawing.side.SideView;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.PermissionKey;

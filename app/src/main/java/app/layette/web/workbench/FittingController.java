@@ -126,6 +126,25 @@ class FittingController {
         return page(user, id, focus, TRIED);
     }
 
+    /**
+     * A place and a way that are only tried: what it comes to, and what choosing it would change.
+     *
+     * @param alone whether the drawing is in somebody's hand and stays as it is
+     */
+    @GetMapping("/place")
+    ModelAndView place(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID id,
+            @RequestParam String pick,
+            @RequestParam(defaultValue = "false") boolean alone) {
+        Focus focus = new Focus(Optional.of(StepKey.PLACE), "", "cabin", Typed.NOTHING, List.of()).picking(pick);
+        ModelAndView tried = page(user, id, focus, CHANGED);
+        if (alone) {
+            tried.getModel().computeIfPresent("pieces", (name, pieces) -> ((Pieces) pieces).withoutDrawing());
+        }
+        return tried;
+    }
+
     /** Reads the angle gauge; a gauge that does not answer is nothing unusual. */
     @GetMapping(path = "/gauge", produces = MediaType.TEXT_PLAIN_VALUE)
     ResponseEntity<String> gauge(

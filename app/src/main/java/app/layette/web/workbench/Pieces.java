@@ -44,6 +44,11 @@ public record Pieces(Map<String, String> prints, Set<String> sent) {
         return new Pieces(prints, sent);
     }
 
+    /** The open step alone. */
+    Pieces withoutDrawing() {
+        return new Pieces(prints, Set.of(ALWAYS));
+    }
+
     /** Two prints of different kind: that both stay while the piece changes is left to nobody's luck. */
     private static String print(Object drawnFrom) {
         String text = drawnFrom.toString();

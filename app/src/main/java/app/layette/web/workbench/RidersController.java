@@ -1,5 +1,6 @@
 package app.layette.web.workbench;
 
+import app.layette.core.drawing.cabin.TogetherView;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.QuickSeat;
 import app.layette.core.entry.Situation;
@@ -7,10 +8,13 @@ import app.layette.core.evidence.SheetVersion;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.placing.CabinAnswers;
+import app.layette.core.placing.Clash;
 import app.layette.core.placing.Demand;
 import app.layette.core.placing.Demands;
 import app.layette.core.placing.Seating;
+import app.layette.core.seat.SeatSheet;
 import app.layette.core.vehicle.VehicleSheet;
+import app.layette.formats.svg.SvgWriter;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
@@ -42,9 +46,13 @@ class RidersController {
      * One arrangement.
      *
      * @param rows one for each rider
+     * @param svg the car with them in it
      * @param choice what the fitting's own rider posts; empty where none is to be posted
      */
-    public record Arranged(String title, List<Row> rows, String choice) {}
+    public record Arranged(String title, List<Row> rows, String svg, String choice) {}
+
+    /** A child with its restraint, as far as it is known for this car. */
+    private record Child(Demand demand, SeatSheet seat, CabinAnswers answers) {}
 
     /** Where one rider goes, and what that gives up. */
     public record Row(String name, String where, String givesUp) {}
@@ -139,31 +147,73 @@ class RidersController {
             VehicleSheet car,
             Wording words,
             Model model) {
-        List<Demand> demands = new ArrayList<>();
-        demand(own, car).ifPresent(demands::add);
+        List<Child> children = new ArrayList<>();
+        child(own, car).ifPresent(children::add);
         for (UUID other : others) {
-            demand(fittings.planned(other, user.pointId()), car).ifPresent(demands::add);
+            child(fittings.planned(other, user.pointId()), car).ifPresent(children::add);
         }
+        List<Demand> demands =
+                new ArrayList<>(children.stream().map(Child::demand).toList());
         for (int i = 1; i <= people; i++) {
             demands.add(Demands.person(words.say("riders.person", Map.of("number", Argument.of(i))), car));
         }
         Seating.Result result = Seating.solve(demands, Demands.rowWidths(car));
         List<Arranged> arranged = new ArrayList<>();
         for (Seating.Arrangement arrangement : result.arrangements()) {
-            arranged.add(arranged(arrangement, demands, arranged.size() + 1, words));
+            String svg =
+                    SvgWriter.write(TogetherView.of(car, seated(arrangement, demands, children), List.of()), words);
+            arranged.add(arranged(arrangement, demands, svg, arranged.size() + 1, words));
         }
         model.addAttribute("arranged", arranged);
         model.addAttribute(
                 "conflict", result.conflict().stream().map(Demand::name).toList());
+        model.addAttribute(
+                "clashes",
+                result.clashes().stream().map(clash -> say(clash, words)).toList());
+        model.addAttribute(
+                "failing",
+                arranged.isEmpty() ? SvgWriter.write(TogetherView.of(car, List.of(), result.clashes()), words) : "");
         model.addAttribute("widthsKnown", !Demands.rowWidths(car).isEmpty());
     }
 
-    private static Optional<Demand> demand(Fittings.Planned fitting, VehicleSheet car) {
-        Situation there = fitting.plan().situation().asIfIn(car);
-        return there.seat().map(seat -> Demands.child(fitting.childName(), seat, CabinAnswers.of(there), car));
+    private static String say(Clash clash, Wording words) {
+        return words.say(
+                "clash." + clash.kind(),
+                Map.of(
+                        "row",
+                        Argument.of(clash.row()),
+                        "place",
+                        Argument.of(clash.place()
+                                .map(place -> words.say("place." + place))
+                                .orElse(""))));
     }
 
-    private static Arranged arranged(Seating.Arrangement arrangement, List<Demand> demands, int place, Wording words) {
+    private static List<TogetherView.Seated> seated(
+            Seating.Arrangement arrangement, List<Demand> demands, List<Child> children) {
+        List<TogetherView.Seated> seated = new ArrayList<>();
+        for (int i = 0; i < demands.size(); i++) {
+            Demand.Way way = arrangement.ways().get(i);
+            Optional<Child> child = i < children.size() ? Optional.of(children.get(i)) : Optional.empty();
+            seated.add(new TogetherView.Seated(
+                    demands.get(i).name(),
+                    way.place(),
+                    child.flatMap(each ->
+                            way.method().flatMap(method -> each.answers().about(way.place(), method))),
+                    child.map(Child::seat)));
+        }
+        return seated;
+    }
+
+    private static Optional<Child> child(Fittings.Planned fitting, VehicleSheet car) {
+        Situation there = fitting.plan().situation().asIfIn(car);
+        return there.seat().map(seat -> {
+            CabinAnswers answers = CabinAnswers.of(there);
+            return new Child(Demands.child(fitting.childName(), seat, answers, car), seat, answers);
+        });
+    }
+
+    private static Arranged arranged(
+            Seating.Arrangement arrangement, List<Demand> demands, String svg, int place, Wording words) {
         List<Row> rows = new ArrayList<>();
         for (int i = 0; i < demands.size(); i++) {
             Demand.Way way = arrangement.ways().get(i);
@@ -182,6 +232,7 @@ class RidersController {
         return new Arranged(
                 words.say(place == 1 ? "riders.best" : "riders.other", Map.of("number", Argument.of(place))),
                 rows,
+                svg,
                 own.method().map(method -> own.place() + "/" + method).orElse(""));
     }
 

@@ -1,11 +1,11 @@
 package app.layette.web.workbench;
 
 import app.layette.core.drawing.BeltView;
-import app.layette.core.drawing.CabinView;
 import app.layette.core.drawing.Drawing;
 import app.layette.core.drawing.HarnessView;
 import app.layette.core.drawing.Shape;
 import app.layette.core.drawing.TimelineView;
+import app.layette.core.drawing.cabin.CabinView;
 import app.layette.core.drawing.side.SideView;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Entry;
@@ -292,7 +292,7 @@ final class WorkbenchBuilder {
         View view = View.of(asked, current.key(), plan.method());
         Drawing drawing = switch (view) {
             case SIDE -> SideView.of(situation, focus.tried(), marks());
-            case CABIN -> CabinView.of(situation, CabinAnswers.of(situation));
+            case CABIN -> CabinView.of(situation, CabinAnswers.of(situation), focus.picked());
             case HARNESS -> HarnessView.of(situation);
             case BELT -> BeltView.of(situation);
             case TIMELINE -> TimelineView.of(situation);

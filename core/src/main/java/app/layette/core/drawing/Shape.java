@@ -50,6 +50,13 @@ public sealed interface Shape {
             implements Shape {}
 
     /**
+     * A few words that must fit: broken into lines, the first at the point.
+     *
+     * @param within how wide a line may be
+     */
+    record Note(Point at, String key, Map<String, Argument> arguments, double within, Ink ink) implements Shape {}
+
+    /**
      * Shapes that move together when the restraint is set otherwise.
      *
      * @param part which part they are

@@ -67,6 +67,11 @@ public final class Sketch {
         shapes.add(new Shape.Label(at, "drawing." + key, arguments, anchor, rank, ink));
     }
 
+    /** A few words, broken into lines that are no wider than {@code within}. */
+    public void note(Ink ink, Point at, double within, String key, Map<String, Argument> arguments) {
+        shapes.add(new Shape.Note(at, "drawing." + key, arguments, within, ink));
+    }
+
     private static List<Point> posed(UnaryOperator<Point> pose, Point... points) {
         return Arrays.stream(points).map(pose).toList();
     }

@@ -85,6 +85,7 @@ public final class QuickCar {
                 null,
                 null,
                 null,
+                null,
                 null);
     }
 

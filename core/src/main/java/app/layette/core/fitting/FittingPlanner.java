@@ -18,6 +18,7 @@ import app.layette.core.gate.RuleBook;
 import app.layette.core.practice.Practice;
 import app.layette.core.recline.ReclineAdvice;
 import app.layette.core.run.Run;
+import app.layette.core.vehicle.PositionId;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
@@ -65,6 +66,21 @@ public final class FittingPlanner {
      */
     public FittingPlan plan(Practice practice, Sheets sheets, FittingRecord record, String unit, LocalDate today) {
         return plan(practice, sheets, record, Situation.of(practice, sheets, record, unit, today));
+    }
+
+    /** What a plan would be if this place and method had just been chosen; it is never stored. */
+    public FittingPlan asIfPlaced(FittingPlan plan, PositionId place, Method method) {
+        Situation there = plan.situation().asIfPlaced(place, method);
+        Gate gate = Gate.judge(rules, there, method);
+        return new FittingPlan(
+                plan.state(),
+                method,
+                there,
+                gate,
+                Run.of(method, there, gate),
+                findings(gate),
+                ReclineAdvice.of(there),
+                plan.dates());
     }
 
     private FittingPlan plan(Practice practice, Sheets sheets, FittingRecord record, Situation situation) {

@@ -27,7 +27,6 @@ import app.layette.core.finding.Weight;
 import app.layette.core.gate.Gate;
 import app.layette.core.gate.Required;
 import app.layette.core.gate.RuleBook;
-import app.layette.core.measure.Length;
 import app.layette.core.practice.PracticeProfile.RoutingFirst;
 import app.layette.core.recline.GapAhead;
 import app.layette.core.recline.ReclineAdvice;
@@ -156,8 +155,10 @@ public record CabinAnswers(List<PlaceAnswer> answers) {
         reach(there, position).ifPresent(findings::add);
         findings.sort(Comparator.comparing(Finding::weight));
         Optional<ReclineAdvice> advice = ReclineAdvice.of(there);
-        Optional<Length> gap = advice.flatMap(ReclineAdvice::toTry).flatMap(setting -> GapAhead.of(there, setting));
-        boolean enough = gap.flatMap(each -> GapToFrontSeat.asked(there).map(asked -> !each.isLessThan(asked)))
+        Optional<GapAhead.Standing> standing =
+                advice.flatMap(ReclineAdvice::toTry).flatMap(setting -> GapAhead.standing(there, setting));
+        boolean enough = standing.flatMap(GapAhead.Standing::gap)
+                .flatMap(each -> GapToFrontSeat.asked(there).map(asked -> !each.isLessThan(asked)))
                 .orElse(true);
         return new PlaceAnswer(
                 position.id(),
@@ -165,7 +166,7 @@ public record CabinAnswers(List<PlaceAnswer> answers) {
                 together(findings),
                 findings,
                 advice.filter(each -> each.band().isPresent()).map(CabinAnswers::best),
-                gap,
+                standing,
                 enough,
                 reach(there, method, position),
                 position.id().side() == Side.MIDDLE,

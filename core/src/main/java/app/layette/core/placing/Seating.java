@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -45,11 +46,13 @@ public final class Seating {
      *
      * @param arrangements the best three, best first; empty when there is none
      * @param conflict when there is none, the fewest demands that cannot be met together
+     * @param clashes where that fails: what their ways would share, the most frequent first
      */
-    public record Result(List<Arrangement> arrangements, List<Demand> conflict) {
+    public record Result(List<Arrangement> arrangements, List<Demand> conflict, List<Clash> clashes) {
         public Result {
             arrangements = List.copyOf(arrangements);
             conflict = List.copyOf(conflict);
+            clashes = List.copyOf(clashes);
         }
     }
 
@@ -65,7 +68,49 @@ public final class Seating {
      */
     public static Result solve(List<Demand> demands, Map<Integer, Length> rowWidths) {
         List<Arrangement> found = new Seating(demands, rowWidths).search();
-        return new Result(found, found.isEmpty() ? conflict(demands, rowWidths) : List.of());
+        List<Demand> conflict = found.isEmpty() ? conflict(demands, rowWidths) : List.of();
+        return new Result(found, conflict, clashes(conflict, rowWidths));
+    }
+
+    /** What each pair of ways of two of them would share; the same place is said only where nothing else is. */
+    private static List<Clash> clashes(List<Demand> conflict, Map<Integer, Length> rowWidths) {
+        Map<Clash, Integer> counted = new LinkedHashMap<>();
+        for (int i = 0; i < conflict.size(); i++) {
+            for (Demand other : conflict.subList(i + 1, conflict.size())) {
+                for (Demand.Way one : conflict.get(i).ways()) {
+                    for (Demand.Way two : other.ways()) {
+                        clash(conflict.get(i), one, other, two, rowWidths)
+                                .ifPresent(clash -> counted.merge(clash, 1, Integer::sum));
+                    }
+                }
+            }
+        }
+        boolean onlyPlaces = counted.keySet().stream().allMatch(clash -> clash.kind() == Clash.Kind.PLACE);
+        return counted.entrySet().stream()
+                .filter(each -> onlyPlaces || each.getKey().kind() != Clash.Kind.PLACE)
+                .sorted(Map.Entry.<Clash, Integer>comparingByValue().reversed())
+                .limit(BEST)
+                .map(Map.Entry::getKey)
+                .toList();
+    }
+
+    private static Optional<Clash> clash(
+            Demand a, Demand.Way one, Demand b, Demand.Way two, Map<Integer, Length> rowWidths) {
+        Optional<PositionId> place =
+                one.takes().stream().filter(two.takes()::contains).findFirst();
+        if (place.isPresent()) {
+            return place.map(each -> Clash.at(Clash.Kind.PLACE, each));
+        }
+        Optional<String> shared =
+                one.uses().stream().filter(two.uses()::contains).findFirst();
+        if (shared.isPresent()) {
+            Clash.Kind kind = shared.get().endsWith("belt") ? Clash.Kind.BELT : Clash.Kind.ANCHOR;
+            return shared.map(use -> Clash.at(kind, PositionId.parse(use.substring(0, use.indexOf(' ')))));
+        }
+        boolean sameRow = one.place().row() == two.place().row();
+        return Optional.ofNullable(rowWidths.get(one.place().row()))
+                .filter(width -> sameRow && widthOf(a) + widthOf(b) > width.millimetres())
+                .map(width -> new Clash(Clash.Kind.WIDTH, one.place().row(), Optional.empty()));
     }
 
     /** The fewest demands that have no arrangement among themselves. */

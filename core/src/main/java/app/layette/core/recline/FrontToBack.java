@@ -97,6 +97,26 @@ public final class FrontToBack {
                 .orElseThrow();
     }
 
+    /** The point that reaches least far forward: the end at the vehicle seat back. */
+    public OutlinePoint hindmost() {
+        return placed.stream()
+                .min(Comparator.comparingDouble(OutlinePoint::alongMm))
+                .orElseThrow();
+    }
+
+    /**
+     * Where the room to the front seat is smallest.
+     *
+     * @param reachMm how far from the bight the restraint reaches there
+     * @param seatMm how far from the bight the front seat stands there
+     */
+    public record Tightest(double reachMm, double seatMm) {
+        /** The room, 0 when it touches. */
+        public Length room() {
+            return Length.ofMillimetres(Math.max(0, seatMm - reachMm));
+        }
+    }
+
     /**
      * The smallest room to the front seat over all heights, 0 when it touches.
      *
@@ -104,14 +124,16 @@ public final class FrontToBack {
      * @return empty when the car's distances are not known
      */
     public Optional<Length> gap(List<Clearance> clearances) {
-        if (clearances.isEmpty()) {
-            return Optional.empty();
-        }
-        double least = Double.MAX_VALUE;
-        for (OutlinePoint point : withHeightsOf(clearances)) {
-            least = Math.min(least, distanceAt(clearances, point.upMm()) - point.alongMm());
-        }
-        return Optional.of(Length.ofMillimetres(Math.max(0, least)));
+        return tightest(clearances).map(Tightest::room);
+    }
+
+    /** Where that smallest room is; empty when the car's distances are not known. */
+    public Optional<Tightest> tightest(List<Clearance> clearances) {
+        return clearances.isEmpty()
+                ? Optional.empty()
+                : withHeightsOf(clearances).stream()
+                        .map(point -> new Tightest(point.alongMm(), distanceAt(clearances, point.upMm())))
+                        .min(Comparator.comparingDouble(each -> each.seatMm() - each.reachMm()));
     }
 
     /** Corners, and where an edge passes a height at which the car's distance bends. */

@@ -12,22 +12,39 @@ import app.layette.core.vehicle.SeatingPosition;
 import java.util.List;
 import java.util.Optional;
 
-/** CAB-10 beforehand: the gap to the front seat at a setting, from the restraint's outline and the car's distances. */
+/** CAB-10 beforehand: how a restraint stands and its gap to the front seat, from its outline and the car's distances. */
 public final class GapAhead {
     private static final Angle USUAL_BACK = Angle.ofDegrees(22);
 
     private GapAhead() {}
 
-    /** Empty where the sheets do not say enough. */
-    public static Optional<Length> of(Situation situation, Setting setting) {
+    /**
+     * How a restraint stands from front to back, in mm from the bight.
+     *
+     * @param rearMm its end at the vehicle seat back
+     * @param frontMm its foremost point
+     * @param tightest where it is nearest to the front seat; empty where the car's distances are not known
+     */
+    public record Standing(double rearMm, double frontMm, Optional<FrontToBack.Tightest> tightest) {
+        /** The room to the front seat. */
+        public Optional<Length> gap() {
+            return tightest.map(FrontToBack.Tightest::room);
+        }
+    }
+
+    /** How it stands at a setting; empty where the seat's sheet does not say enough. */
+    public static Optional<Standing> standing(Situation situation, Setting setting) {
         Optional<ReclineSetUp> setUp = ReclineSetUp.of(situation);
         Optional<List<OutlinePoint>> outline =
                 situation.seat().flatMap(seat -> seat.shell().outline().value());
-        Optional<List<SeatingPosition.Clearance>> frontSeat =
-                situation.position().map(SeatingPosition::frontSeat).flatMap(Evidence::value);
-        if (setUp.isEmpty() || outline.isEmpty() || frontSeat.isEmpty()) {
+        if (setUp.isEmpty() || outline.isEmpty()) {
             return Optional.empty();
         }
+        List<SeatingPosition.Clearance> frontSeat = situation
+                .position()
+                .map(SeatingPosition::frontSeat)
+                .flatMap(Evidence::value)
+                .orElse(List.of());
         Angle baseSlope = setUp.get().theta0().plus(setting.slide()).minus(setting.recline());
         double foot = setUp.get().isRigid()
                 ? 0
@@ -40,6 +57,8 @@ public final class GapAhead {
                 .orElse(USUAL_BACK);
         List<OutlinePoint> turned = FrontToBack.slidden(
                 outline.get(), setting.slide(), setUp.get().contact().millimetres());
-        return new FrontToBack(turned, baseSlope, setUp.get().slope(), held, back).gap(frontSeat.get());
+        FrontToBack placed = new FrontToBack(turned, baseSlope, setUp.get().slope(), held, back);
+        return Optional.of(
+                new Standing(placed.hindmost().alongMm(), placed.foremost().alongMm(), placed.tightest(frontSeat)));
     }
 }

@@ -29,6 +29,7 @@ import java.util.List;
  * @param stalk length of the buckle's stalk
  * @param headRestraint whether its head restraint comes off
  * @param tether whether it has a top tether anchor
+ * @param cushionDepth from the bight to the front edge of the cushion
  */
 public record SeatingPosition(
         PositionId id,
@@ -49,7 +50,8 @@ public record SeatingPosition(
         Evidence<Length> anchorSpacing,
         Evidence<Length> stalk,
         Evidence<HeadRestraint> headRestraint,
-        Evidence<Boolean> tether) {
+        Evidence<Boolean> tether,
+        Evidence<Length> cushionDepth) {
 
     public SeatingPosition {
         facing = orNotLooked(facing);
@@ -70,6 +72,7 @@ public record SeatingPosition(
         stalk = orNotLooked(stalk);
         headRestraint = orNotLooked(headRestraint);
         tether = orNotLooked(tether);
+        cushionDepth = orNotLooked(cushionDepth);
     }
 
     /** The head restraint of a place. */
@@ -83,7 +86,7 @@ public record SeatingPosition(
     public static SeatingPosition bare(PositionId id) {
         return new SeatingPosition(
                 id, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-                null, null);
+                null, null, null);
     }
 
     /** How hard a cushion is. */

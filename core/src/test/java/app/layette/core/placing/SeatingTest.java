@@ -68,9 +68,29 @@ class SeatingTest {
         Seating.Result result = Seating.solve(List.of(free, one, two), Map.of());
         assertThat(result.arrangements()).isEmpty();
         assertThat(result.conflict()).containsExactly(one, two);
+        assertThat(result.clashes()).containsExactly(new Clash(Clash.Kind.PLACE, 2, Optional.of(MIDDLE)));
         Demand nowhere = demand("nowhere", 0);
         assertThat(Seating.solve(List.of(free, nowhere, one), Map.of()).conflict())
                 .containsExactly(nowhere);
+    }
+
+    /** Where it fails is what the two would share: a buckle, an anchor, the width of a row. */
+    @Test
+    void whatTwoWouldShareIsNamed() {
+        Way right = new Way(RIGHT, Optional.empty(), Set.of(RIGHT), Set.of(MIDDLE + " belt"));
+        Way left = new Way(LEFT, Optional.empty(), Set.of(LEFT), Set.of(LEFT + " inner anchor"));
+        Way borrowed = new Way(MIDDLE, Optional.empty(), Set.of(MIDDLE), Set.of(LEFT + " inner anchor"));
+        assertThat(Seating.solve(List.of(demand("one", 0, right), demand("two", 0, at(MIDDLE))), Map.of())
+                        .clashes())
+                .containsExactly(new Clash(Clash.Kind.BELT, 2, Optional.of(MIDDLE)));
+        assertThat(Seating.solve(List.of(demand("one", 0, left), demand("two", 0, borrowed)), Map.of())
+                        .clashes())
+                .containsExactly(new Clash(Clash.Kind.ANCHOR, 2, Optional.of(LEFT)));
+        assertThat(Seating.solve(
+                                List.of(demand("one", 500, at(LEFT)), demand("two", 500, at(RIGHT))),
+                                Map.of(2, mm(900)))
+                        .clashes())
+                .containsExactly(new Clash(Clash.Kind.WIDTH, 2, Optional.empty()));
     }
 
     @Test

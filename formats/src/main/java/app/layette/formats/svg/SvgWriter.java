@@ -16,6 +16,8 @@ import javax.xml.stream.XMLStreamWriter;
 /** Writes a drawing as one SVG element, in millimetres, y turned downwards. */
 public final class SvgWriter {
     private static final XMLOutputFactory FACTORY = XMLOutputFactory.newInstance();
+    /** How wide a letter of a note is, in units of the view. */
+    private static final double NOTE_LETTER = 11.5;
 
     private final Drawing drawing;
     private final Wording wording;
@@ -91,6 +93,8 @@ public final class SvgWriter {
             path(arc(arc), arc.ink().name(), true);
         } else if (shape instanceof Shape.Label label) {
             label(label);
+        } else if (shape instanceof Shape.Note note) {
+            note(note);
         } else if (shape instanceof Shape.Group group) {
             group(group);
         } else if (shape instanceof Shape.Link link) {
@@ -104,6 +108,7 @@ public final class SvgWriter {
         if (address.isPresent()) {
             xml.writeAttribute("href", address.get());
             xml.writeAttribute("aria-label", wording.say(link.key(), link.arguments()));
+            xml.writeAttribute("data-target", link.target());
         }
         for (Shape shape : link.shapes()) {
             write(shape);
@@ -165,6 +170,35 @@ public final class SvgWriter {
         xml.writeAttribute("font-size", label.rank() == Shape.Rank.MAIN ? "22" : "19");
         xml.writeAttribute("text-anchor", label.anchor().name().toLowerCase(Locale.ROOT));
         xml.writeCharacters(wording.say(label.key(), label.arguments()));
+        xml.writeEndElement();
+    }
+
+    /** As wide as the letters usually are, and never cut: a word that is too long has a line of its own. */
+    private void note(Shape.Note note) throws XMLStreamException {
+        int most = (int) Math.max(6, note.within() / NOTE_LETTER);
+        xml.writeStartElement("text");
+        xml.writeAttribute("class", "words minor words-" + note.ink().name().toLowerCase(Locale.ROOT));
+        xml.writeAttribute("font-size", "19");
+        xml.writeAttribute("text-anchor", "middle");
+        boolean first = true;
+        StringBuilder line = new StringBuilder();
+        for (String word : wording.say(note.key(), note.arguments()).split(" ")) {
+            if (!line.isEmpty() && line.length() + 1 + word.length() > most) {
+                line(note, line, first);
+                line.setLength(0);
+                first = false;
+            }
+            line.append(line.isEmpty() ? "" : " ").append(word);
+        }
+        line(note, line, first);
+        xml.writeEndElement();
+    }
+
+    private void line(Shape.Note note, StringBuilder words, boolean first) throws XMLStreamException {
+        xml.writeStartElement("tspan");
+        xml.writeAttribute("x", number(note.at().x()));
+        xml.writeAttribute(first ? "y" : "dy", first ? number(-note.at().y()) : "1.1em");
+        xml.writeCharacters(words.toString());
         xml.writeEndElement();
     }
 

@@ -80,7 +80,6 @@ class WordingTest {
         }
         for (Method method : Method.values()) {
             keys.add("method." + method);
-            keys.add("drawing.cabin.method." + method);
             for (int step = 1; step <= 3; step++) {
                 keys.add("removal." + method + "." + step);
             }
