@@ -8,7 +8,8 @@ self.addEventListener("activate", (event) => event.waitUntil(self.clients.claim(
 
 const isShell = (url) => /^\/(css|js|fonts|webjars)\//.test(url.pathname) || url.pathname === "/favicon.svg";
 const isPage = (request, url) =>
-  request.mode === "navigate" && (url.pathname === "/" || url.pathname.startsWith("/fittings/"));
+  (request.mode === "navigate" && (url.pathname === "/" || url.pathname === "/quick" || url.pathname.startsWith("/fittings/"))) ||
+  url.pathname === "/quick/table";
 
 const MOST_KEPT = 80;
 // No session lasts longer, and no page of it.

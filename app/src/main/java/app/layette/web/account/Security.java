@@ -81,6 +81,7 @@ public class Security {
                                 "/sw.js",
                                 "/rules",
                                 "/rules/*",
+                                "/r/*",
                                 "/f/*",
                                 "/f/*/calendar.ics",
                                 "/calendar/*")

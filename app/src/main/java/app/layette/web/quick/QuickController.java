@@ -1,137 +1,184 @@
 package app.layette.web.quick;
 
-import app.layette.core.drawing.BaselessView;
-import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
-import app.layette.core.evidence.PermissionKey;
 import app.layette.core.finding.Argument;
-import app.layette.core.finding.Finding;
 import app.layette.core.measure.Mass;
 import app.layette.core.measure.MassRange;
 import app.layette.core.measure.UnreadableMeasureException;
-import app.layette.core.practice.Practice;
 import app.layette.core.ride.EarlierClearing;
-import app.layette.core.ride.Ride;
-import app.layette.core.ride.RideCard;
-import app.layette.core.ride.Routing;
 import app.layette.core.seat.SeatSheet;
-import app.layette.formats.svg.SvgWriter;
+import app.layette.formats.svg.FamilyPictures;
+import app.layette.formats.svg.QrPicture;
+import app.layette.formats.wording.Languages;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.Fittings.ClearedBefore;
-import app.layette.web.practice.Profiles;
-import app.layette.web.shelf.Shelf;
+import app.layette.web.shell.Address;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
-import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 
-/** Three answers in, one card out; the address holds the answers, so that a card can be opened again. */
+/** Who, which carrier, which way: the card grows beside the answers, which the address holds. */
 @Controller
 class QuickController {
-    private static final int STEPS = 5;
+    private static final int FAMILIES = 4;
 
-    /** A finding on the card. */
-    public record Line(String weight, String weightWord, String code, String text) {}
-
-    private final Shelf shelf;
+    private final Rides rides;
+    private final SentCards sent;
     private final Fittings fittings;
-    private final Profiles profiles;
     private final Viewing viewing;
+    private final Address address;
 
-    QuickController(Shelf shelf, Fittings fittings, Profiles profiles, Viewing viewing) {
-        this.shelf = shelf;
-        this.profiles = profiles;
+    QuickController(Rides rides, SentCards sent, Fittings fittings, Viewing viewing, Address address) {
+        this.rides = rides;
+        this.sent = sent;
         this.fittings = fittings;
         this.viewing = viewing;
+        this.address = address;
     }
 
     @GetMapping("/quick")
     ModelAndView quick(
             @AuthenticationPrincipal SignedIn user,
-            @RequestParam(defaultValue = "") String family,
-            @RequestParam(defaultValue = "") String weight,
-            @RequestParam(defaultValue = "") String seat,
-            @RequestParam(defaultValue = "") String shows,
-            @RequestParam(defaultValue = "") String alone) {
+            @RequestParam Map<String, String> fields,
+            HttpServletRequest request) {
         Wording words = viewing.wording(user);
+        Point point = viewing.point(user);
+        Answers answers = Answers.of(fields);
         ModelAndView page = new ModelAndView("quick/quick");
-        page.addObject("seats", shelf.seats(user.pointId()));
-        page.addObject("words", words);
+        page.addObject("carriers", rides.carriers(point));
+        page.addObject("ways", ways());
         page.addObject(
-                "typed", Map.of("family", family, "weight", weight, "seat", seat, "shows", shows, "alone", alone));
-        if (family.isBlank() && weight.isBlank() && seat.isBlank()) {
+                "families", fittings.recent(user).stream().limit(FAMILIES).toList());
+        page.addObject("words", words);
+        page.addObject("typed", answers.typed());
+        page.addObject("problems", List.of());
+        if (answers.isNothing()) {
             return page;
         }
         List<String> problems = new ArrayList<>();
-        Optional<Mass> typed = weight.isBlank() && !family.isBlank() ? Optional.empty() : mass(weight, words, problems);
-        Optional<ClearedBefore> before = family.isBlank()
+        Optional<Mass> typed = answers.weight().isBlank() ? Optional.empty() : mass(answers.weight(), words, problems);
+        Optional<ClearedBefore> before = answers.family().isBlank()
                 ? Optional.empty()
-                : fittings.clearedBefore(user.pointId(), family.strip(), typed, user.author());
-        if (!family.isBlank() && before.isEmpty()) {
+                : fittings.clearedBefore(user.pointId(), answers.family(), typed, user.author());
+        if (!answers.family().isBlank() && before.isEmpty()) {
             problems.add(words.say(
                     "problem.UNKNOWN_FAMILY",
-                    Map.of("field", Argument.of(words.say("field.reference")), "value", Argument.of(family))));
+                    Map.of(
+                            "field",
+                            Argument.of(words.say("field.reference")),
+                            "value",
+                            Argument.of(answers.family()))));
         }
-        Optional<SeatSheet> sheet = seat.isBlank() ? before.map(ClearedBefore::seat) : newest(user, seat);
-        if (sheet.isEmpty()) {
-            problems.add(words.say("problem.NEEDED", Map.of("field", Argument.of(words.say("field.seat")))));
-        }
+        Optional<SeatSheet> sheet =
+                answers.seat().isBlank() ? before.map(ClearedBefore::seat) : rides.seat(point, answers.seat());
         Optional<Mass> mass = typed.or(() -> before.flatMap(ClearedBefore::weight));
-        if (mass.isEmpty() && problems.isEmpty()) {
-            problems.add(words.say("problem.NEEDED", Map.of("field", Argument.of(words.say("field.mass")))));
-        }
         // What the sheet itself says is not asked again.
-        page.addObject(
-                "asksAlone", sheet.filter(QuickController::isSilentOnBase).isPresent());
+        page.addObject("asksAlone", sheet.filter(Rides::isSilentOnBase).isPresent());
         page.addObject("problems", problems);
-        page.addObject("wrongWeight", mass.isEmpty());
-        page.addObject("wrongSeat", sheet.isEmpty());
-        page.addObject("wrongFamily", !family.isBlank() && before.isEmpty());
+        page.addObject("wrongWeight", mass.isEmpty() && !answers.weight().isBlank());
+        page.addObject("wrongFamily", !answers.family().isBlank() && before.isEmpty());
+        page.addObject("knowsWho", mass.isPresent());
+        page.addObject("seatId", sheet.map(each -> each.sheet().id()).orElse(""));
         if (!problems.isEmpty()) {
             page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
             return page;
         }
-        Point point = viewing.point(user);
-        Practice practice = new Practice(profiles.current(point), point.lawCountry(), point.zone());
-        Ride ride = Ride.of(practice, sheet.get().asReliedOn(), mass.get(), shown(shows), viewing.today(point));
-        Ride read = says(alone).map(ride::reading).orElse(ride);
-        RideCard card =
-                RideCard.plan(before.map(each -> read.after(each.plan())).orElse(read));
-        Optional<EarlierClearing> clearing = before.filter(each ->
-                        each.seat().sheet().id().equals(sheet.get().sheet().id()))
-                .map(ClearedBefore::clearing);
-        before.ifPresent(each -> showClearing(page, each, clearing, words));
-        show(page, card, sheet.get(), words);
+        if (mass.isPresent() && sheet.isPresent()) {
+            card(page, user, answers, mass.get(), sheet.get(), before, request);
+        }
         return page;
     }
 
-    private static boolean isSilentOnBase(SeatSheet sheet) {
-        return sheet.asReliedOn()
-                .says(PermissionKey.CARRIER_WITHOUT_BASE)
-                .value()
-                .isEmpty();
+    /** Each answer about the manual, with its drawing where it has one. */
+    private static Map<String, String> ways() {
+        Map<String, String> ways = new LinkedHashMap<>();
+        ways.put("EUROPEAN", FamilyPictures.belt(FamilyPictures.Fixing.EUROPEAN));
+        ways.put("AMERICAN", FamilyPictures.belt(FamilyPictures.Fixing.AMERICAN));
+        ways.put("BOTH", "");
+        ways.put("NEITHER", "");
+        ways.put("UNKNOWN", "");
+        return ways;
     }
 
-    /** What a page at hand says of the carrier without its base; empty when nobody has looked. */
-    private static Optional<Fact.PageSays> says(String alone) {
-        return switch (alone) {
-            case "ALLOWED" -> Optional.of(Fact.PageSays.ALLOWED);
-            case "NOT_ALLOWED" -> Optional.of(Fact.PageSays.NOT_ALLOWED);
-            default -> Optional.empty();
-        };
+    private void card(
+            ModelAndView page,
+            SignedIn user,
+            Answers answers,
+            Mass mass,
+            SeatSheet sheet,
+            Optional<ClearedBefore> before,
+            HttpServletRequest request) {
+        Wording words = viewing.wording(user);
+        Point point = viewing.point(user);
+        CardView card = CardView.of(rides.card(point, sheet, mass, answers, before), sheet, words);
+        page.addObject("card", card);
+        Optional<EarlierClearing> clearing = before.filter(
+                        each -> each.seat().sheet().id().equals(sheet.sheet().id()))
+                .map(ClearedBefore::clearing);
+        before.ifPresent(each -> showClearing(page, each, clearing, words));
+        if (!card.routing().isEmpty() && !answers.shows().isBlank()) {
+            // The way that was planned, and nothing of the family.
+            Answers alone = new Answers("", mass.grams() + " g", sheet.sheet().id(), answers.shows(), answers.alone());
+            String where = address.of("/r/" + sent.address(user.pointId(), alone), request);
+            page.addObject("sentTo", where);
+            page.addObject("qr", QrPicture.of(where));
+        }
+    }
+
+    /** A card on a family's phone: no name, nothing kept, over after a day. */
+    @GetMapping("/r/{card}")
+    String sent(
+            @PathVariable String card,
+            @RequestParam(required = false) String lang,
+            Locale locale,
+            Model model,
+            HttpServletResponse response) {
+        Optional<SentCards.Sent> open = sent.open(card);
+        Optional<Point> point = open.map(each -> viewing.point(each.point()));
+        Wording words = Viewing.wording(
+                lang == null ? locale : Languages.of(lang),
+                point.map(Point::units).orElse(Wording.DEFAULT_UNITS));
+        model.addAttribute("words", words);
+        model.addAttribute("lang", words.language());
+        model.addAttribute("others", Languages.others(words.locale()));
+        Optional<SeatSheet> seat = open.flatMap(
+                each -> rides.seat(point.orElseThrow(), each.answers().seat()));
+        if (seat.isEmpty()) {
+            response.setStatus(open.isEmpty() ? HttpStatus.NOT_FOUND.value() : HttpStatus.GONE.value());
+            return "quick/over";
+        }
+        Answers answers = open.get().answers();
+        Mass weight = Mass.parse(answers.weight(), MassRange.CHILD);
+        model.addAttribute("address", card);
+        model.addAttribute(
+                "until",
+                words.say(
+                        "quick.until",
+                        Map.of(
+                                "until",
+                                Argument.of(words.moment(
+                                        open.get().until().atZone(point.get().zone()))))));
+        model.addAttribute(
+                "card",
+                CardView.of(rides.card(point.get(), seat.get(), weight, answers, Optional.empty()), seat.get(), words));
+        return "quick/phone";
     }
 
     /** What an earlier fitting of the same child in the same seat is worth today. */
@@ -162,52 +209,5 @@ class QuickController {
             problems.add(words.say(new FieldProblem("mass", e.typed(), e.key(), e.lowest(), e.highest())));
             return Optional.empty();
         }
-    }
-
-    private Optional<SeatSheet> newest(SignedIn user, String id) {
-        return shelf.newestSeat(user.pointId(), id);
-    }
-
-    /** What the manual shows; empty when nobody has looked. */
-    private static Optional<Set<Routing>> shown(String shows) {
-        return switch (shows) {
-            case "EUROPEAN" -> Optional.of(EnumSet.of(Routing.EUROPEAN));
-            case "AMERICAN" -> Optional.of(EnumSet.of(Routing.AMERICAN));
-            case "BOTH" -> Optional.of(EnumSet.allOf(Routing.class));
-            case "NEITHER" -> Optional.of(EnumSet.noneOf(Routing.class));
-            default -> Optional.empty();
-        };
-    }
-
-    private static void show(ModelAndView page, RideCard card, SeatSheet seat, Wording words) {
-        page.addObject("card", true);
-        page.addObject("seatName", seat.identity().fullName());
-        page.addObject(
-                "findings",
-                card.findings().stream().map(each -> line(each, words)).toList());
-        page.addObject(
-                "prove", card.prove().stream().map(each -> line(each, words)).toList());
-        page.addObject(
-                "says",
-                card.says().stream()
-                        .map(each -> words.say(each.message(), each.arguments()))
-                        .toList());
-        card.routing().ifPresent(routing -> {
-            page.addObject("routing", words.say("routing." + routing));
-            page.addObject("picture", SvgWriter.write(BaselessView.of(routing), words));
-            List<String> steps = new ArrayList<>();
-            for (int step = 1; step <= STEPS; step++) {
-                steps.add(words.say("ride." + routing + "." + step));
-            }
-            page.addObject("steps", steps);
-        });
-    }
-
-    private static Line line(Finding finding, Wording words) {
-        return new Line(
-                finding.weight().name().toLowerCase(Locale.ROOT),
-                words.say("weight." + finding.weight()),
-                finding.code().text(),
-                words.say(finding));
     }
 }

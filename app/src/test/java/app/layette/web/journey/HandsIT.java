@@ -126,7 +126,7 @@ class HandsIT {
             assertThat(desk.page().inputValue(".ask[open] [name=page]")).isEqualTo("43");
             desk.open("/quick");
             desk.page().fill("[name=weight]", "6 lb 4");
-            desk.page().selectOption("[name=seat]", "tansy-rook-skein");
+            desk.page().click(".carrier-tiles label:has([value=tansy-rook-skein])");
             desk.page().focus("[name=weight]");
             desk.page().waitForTimeout(STEADY_MS);
             desk.page().keyboard().press("Enter");
@@ -239,7 +239,7 @@ class HandsIT {
             desk.page().fill("[name=weight]", "7");
             desk.page().waitForFunction("() => window.letGo !== undefined");
             Locator both = desk.page()
-                    .locator("main .choice:has-text('Both'), main button:has-text('Both')")
+                    .locator("main .way-tiles label:has-text('Both')")
                     .first();
             both.scrollIntoViewIfNeeded();
             BoundingBox at = both.boundingBox();

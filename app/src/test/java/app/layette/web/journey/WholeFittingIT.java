@@ -8,7 +8,7 @@ import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
-/** Whole fittings by other hands: keys alone, a phone, by the belt; and the quick ride. */
+/** Whole fittings by other hands: keys alone, a phone, by the belt. */
 class WholeFittingIT {
     @RegisterExtension
     static final RunningApp app = RunningApp.shared();
@@ -66,38 +66,6 @@ class WholeFittingIT {
                     .tap("The seat belt alone")
                     .goOn();
             assertThat(desk.title()).isEqualTo("Inch test");
-            desk.isQuiet();
-        }
-    }
-
-    @Test
-    void theQuickRideTakesThreeAnswers() {
-        try (Desk desk = new Desk(app.address(), 390, 844)) {
-            desk.signIn("marit").open("/quick");
-            desk.page().fill("[name=weight]", "7");
-            desk.page().selectOption("[name=seat]", "wrenfold-thimble");
-            desk.click("text=Both");
-            assertThat(desk.page().textContent(".refused")).contains("fits more than one unit");
-            assertThat(desk.page().inputValue("[name=seat]")).isEqualTo("wrenfold-thimble");
-            desk.page().fill("[name=weight]", "7 lb 2 oz");
-            desk.click("text=Both");
-            String card = desk.page().textContent(".card-sheet");
-            assertThat(card)
-                    .contains("planned, not checked", "American routing: along the vehicle seat back")
-                    .contains("European routing: not allowed by this seat manual.");
-            desk.isAccessible("ride card");
-            desk.fitsItsWidth("ride card");
-            desk.page().fill("[name=family]", "W-1041");
-            desk.page().fill("[name=weight]", "");
-            desk.page().selectOption("[name=seat]", "");
-            desk.click("text=Both");
-            assertThat(desk.page().textContent(".card-sheet"))
-                    .contains("child and seat cleared", "that still holds today", "American routing");
-            desk.page().fill("[name=family]", "");
-            desk.page().fill("[name=weight]", "7 lb 2 oz");
-            desk.page().selectOption("[name=seat]", "ostler-heddle");
-            desk.click("text=Round behind the shell");
-            assertThat(desk.page().textContent(".card-sheet")).contains("No ride without a base");
             desk.isQuiet();
         }
     }

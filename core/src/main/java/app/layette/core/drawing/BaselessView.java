@@ -2,6 +2,7 @@ package app.layette.core.drawing;
 
 import app.layette.core.drawing.Shape.Anchor;
 import app.layette.core.drawing.Shape.Rank;
+import app.layette.core.finding.Argument;
 import app.layette.core.ride.Routing;
 import java.util.Map;
 import java.util.function.UnaryOperator;
@@ -28,6 +29,7 @@ public final class BaselessView {
             view.shoulderRoundShell();
         }
         view.lapOverGuides();
+        view.hands(routing);
         view.name("ride.headEnd", new Point(0, 384), Anchor.MIDDLE);
         view.name("ride.buckle", new Point(-258, -40), Anchor.END);
         view.name("ride.upperGuide", new Point(258, -150), Anchor.START);
@@ -122,6 +124,30 @@ public final class BaselessView {
                 new Point(120, 306),
                 new Point(176, 120),
                 new Point(240, -140));
+    }
+
+    /** Where the hands are, by the number of the step; the first and the last step are about the child and the level. */
+    private void hands(Routing routing) {
+        if (routing == Routing.EUROPEAN) {
+            hand(2, new Point(0, 6));
+            hand(3, new Point(0, 352));
+            hand(4, new Point(214, -60));
+        } else {
+            hand(2, new Point(-132, -8));
+            hand(3, new Point(240, -140));
+            hand(4, new Point(0, -56));
+        }
+    }
+
+    private void hand(int step, Point at) {
+        sketch.disc(Ink.HANDS, at, 24);
+        sketch.label(
+                Ink.HANDS,
+                at.plus(new Point(0, -8)),
+                Anchor.MIDDLE,
+                Rank.MAIN,
+                "ride.hand",
+                Map.of("number", Argument.of(step)));
     }
 
     private void name(String key, Point at, Anchor anchor) {
