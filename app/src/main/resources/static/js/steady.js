@@ -137,7 +137,8 @@ window.layette = window.layette ?? {};
   const enter = (event) => {
     const field = event.target;
     const form = field instanceof HTMLInputElement && !field.readOnly ? field.closest("main form[method=post], main form.answers") : null;
-    if (!form || field.type === "range" || field.type === "file") {
+    // A conversation goes on by Enter; only its last question is sent.
+    if (!form || form.matches(".talks:not(.at-the-end)") || field.type === "range" || field.type === "file") {
       return;
     }
     event.preventDefault();

@@ -30,6 +30,10 @@ interface FittingRows extends JpaRepository<FittingRow, UUID> {
     @Query("select f.pointId from FittingRow f where f.id = :id")
     Optional<UUID> pointOf(UUID id);
 
+    /** References of the families that came last. */
+    @Query("select f.family.reference from FittingRow f where f.pointId = :point order by f.createdAt desc")
+    List<String> newestReferences(UUID point, Limit limit);
+
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select f from FittingRow f where f.id = :id and f.pointId = :point")
     Optional<FittingRow> lock(UUID id, UUID point);

@@ -38,12 +38,15 @@ import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -55,6 +58,9 @@ public class Fittings {
     private static final int DAYS_IN_TODAY = 2;
     private static final int MOST_IN_TODAY = 100;
     private static final int MOST_UNITS = 4;
+    private static final int REFERENCES_READ = 20;
+    private static final int REFERENCES_TRIED = 50;
+    private static final Pattern NUMBERED = Pattern.compile("(.*?)(\\d{1,9})");
     private static final int LONGEST_NAME = 80;
 
     /**
@@ -765,6 +771,36 @@ public class Fittings {
                 overview.nextStep() == null ? null : StepKey.valueOf(overview.nextStep()),
                 overview.blocking(),
                 row.touchedAt());
+    }
+
+    /** A fitting of this point as lists show it; empty where it is another's. */
+    @Transactional(readOnly = true)
+    public Optional<Listed> listed(UUID id, UUID pointId) {
+        return fittings.find(id, pointId).map(Fittings::listed);
+    }
+
+    /**
+     * A reference for the next family: the newest one's number and one, as far on as it takes to be free; empty where
+     * references here have no numbers.
+     */
+    @Transactional(readOnly = true)
+    public String nextReference(UUID pointId) {
+        Optional<Matcher> newest = fittings.newestReferences(pointId, Limit.of(REFERENCES_READ)).stream()
+                .map(NUMBERED::matcher)
+                .filter(Matcher::matches)
+                .max(Comparator.comparingLong(each -> Long.parseLong(each.group(2))));
+        if (newest.isEmpty()) {
+            return "";
+        }
+        long number = Long.parseLong(newest.get().group(2));
+        String prefix = newest.get().group(1);
+        for (int i = 1; i <= REFERENCES_TRIED; i++) {
+            String next = prefix + (number + i);
+            if (families.findByPointIdAndReference(pointId, next).isEmpty()) {
+                return next;
+            }
+        }
+        return "";
     }
 
     /** An open fitting in a list to choose from. */

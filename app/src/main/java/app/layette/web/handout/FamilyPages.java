@@ -18,7 +18,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The families' own pages: made on purpose, unguessable, for a year, and taken back at any time. */
 @Service
-class FamilyPages {
+public class FamilyPages {
     private static final int TOKEN_BYTES = 32;
     private static final int GOOD_FOR_MONTHS = 12;
 
@@ -73,6 +73,12 @@ class FamilyPages {
     @Transactional(propagation = Propagation.MANDATORY)
     public void onErased(FamilyErased erased) {
         erased.fittings().forEach(this::revoke);
+    }
+
+    /** The fitting whose page this is, for whoever reads its code here; empty where there is none. */
+    @Transactional(readOnly = true)
+    public Optional<UUID> fittingOf(String token) {
+        return rows.findById(token).map(FamilyPageRow::fittingId);
     }
 
     /** The page behind an address; empty when there is none, it has expired, or it was taken back. */

@@ -95,6 +95,18 @@ public class Shelf {
         return newest(point, SheetRow.Kind.VEHICLE);
     }
 
+    /** The version of a vehicle sheet that a new fitting would go by. */
+    @Transactional(readOnly = true)
+    public Optional<VehicleSheet> newestCar(UUID point, String id) {
+        return cars(point).stream()
+                .filter(each -> each.id().equals(id))
+                .findFirst()
+                .map(each -> new SheetVersion(id, each.version()))
+                .flatMap(version -> sheets(point, List.of(id)).cars().stream()
+                        .filter(each -> each.sheet().equals(version))
+                        .findFirst());
+    }
+
     /** Every version of these sheets; ids of both kinds may be mixed. */
     @Transactional(readOnly = true)
     public Sheets sheets(UUID point, List<String> ids) {

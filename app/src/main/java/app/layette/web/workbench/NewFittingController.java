@@ -1,6 +1,7 @@
 package app.layette.web.workbench;
 
 import app.layette.core.child.Child;
+import app.layette.core.drawing.cabin.TogetherView;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.How;
@@ -8,6 +9,8 @@ import app.layette.core.entry.QuickSeat;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.finding.Argument;
 import app.layette.formats.document.RefusedDocumentException;
+import app.layette.formats.svg.CarrierPicture;
+import app.layette.formats.svg.SvgWriter;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
@@ -17,6 +20,7 @@ import app.layette.web.fitting.FactForm;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RefusedEntryException;
 import app.layette.web.fitting.Unusual;
+import app.layette.web.handout.FamilyPages;
 import app.layette.web.shelf.SheetSummary;
 import app.layette.web.shelf.Shelf;
 import java.io.IOException;
@@ -30,6 +34,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -42,19 +48,27 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
 
-/** A family that walks in: child, seat, car, on one page. */
+/** A family that walks in, as a conversation: child, seat, car. */
 @Controller
 @RequestMapping("/fittings/new")
 class NewFittingController {
     private static final int LONGEST_NAME = 80;
+    private static final int SHORTEST_PART = 2;
+    private static final int MOST_KNOWN = 8;
+    /** The address that a family's page has, as a reader of codes types it. */
+    private static final Pattern PAGE_CODE = Pattern.compile("/f/([A-Za-z0-9_-]{16,64})");
+
     private static final int LONGEST_REFERENCE = 40;
 
     private final Fittings fittings;
     private final Shelf shelf;
     private final Viewing viewing;
+    private final FamilyPages pages;
     private final TransactionTemplate transactions;
 
-    NewFittingController(Fittings fittings, Shelf shelf, Viewing viewing, TransactionTemplate transactions) {
+    NewFittingController(
+            Fittings fittings, Shelf shelf, Viewing viewing, FamilyPages pages, TransactionTemplate transactions) {
+        this.pages = pages;
         this.fittings = fittings;
         this.shelf = shelf;
         this.viewing = viewing;
@@ -259,11 +273,60 @@ class NewFittingController {
                 How.MEASURED, 0, new Fact.SheetAdopted(sheet.id(), sheet.version(), Fact.Adoption.ADOPTED, null));
     }
 
+    /** A sheet to be picked by its drawing. */
+    public record Drawn(String id, String title, boolean confirmed, String picture) {}
+
+    /** Families that were here before, by a part of a name, a reference, or the code of their page. */
+    @GetMapping("/known")
+    ModelAndView known(@AuthenticationPrincipal SignedIn user, @RequestParam(defaultValue = "") String who) {
+        ModelAndView page = new ModelAndView("workbench/new :: known");
+        page.addObject("known", found(user, who.strip()));
+        return page;
+    }
+
+    private List<Fittings.Listed> found(SignedIn user, String who) {
+        Matcher code = PAGE_CODE.matcher(who);
+        if (code.find()) {
+            return pages.fittingOf(code.group(1)).flatMap(id -> fittings.listed(id, user.pointId())).stream()
+                    .toList();
+        }
+        if (who.length() < SHORTEST_PART) {
+            return List.of();
+        }
+        Map<String, Fittings.Listed> once = new LinkedHashMap<>();
+        fittings.find(user, who).forEach(each -> once.putIfAbsent(each.reference() + " " + each.child(), each));
+        return once.values().stream().limit(MOST_KNOWN).toList();
+    }
+
     private ModelAndView page(SignedIn user, Map<String, String> fields, List<String> problems) {
         ModelAndView page = new ModelAndView("workbench/new");
-        page.addObject("seats", shelf.seats(user.pointId()));
-        page.addObject("cars", shelf.cars(user.pointId()));
-        page.addObject("typed", new LinkedHashMap<>(fields));
+        Wording words = viewing.wording(user);
+        page.addObject(
+                "seats",
+                shelf.seats(user.pointId()).stream()
+                        .map(each -> new Drawn(
+                                each.id(),
+                                each.title(),
+                                each.confirmed(),
+                                shelf.newestSeat(user.pointId(), each.id())
+                                        .map(CarrierPicture::of)
+                                        .orElse("")))
+                        .toList());
+        page.addObject(
+                "cars",
+                shelf.cars(user.pointId()).stream()
+                        .map(each -> new Drawn(
+                                each.id(),
+                                each.title(),
+                                each.confirmed(),
+                                shelf.newestCar(user.pointId(), each.id())
+                                        .map(car ->
+                                                SvgWriter.picture(TogetherView.of(car, List.of(), List.of()), words))
+                                        .orElse("")))
+                        .toList());
+        Map<String, String> filled = new LinkedHashMap<>(fields);
+        filled.computeIfAbsent("reference", none -> fittings.nextReference(user.pointId()));
+        page.addObject("typed", filled);
         page.addObject("wrong", Map.of());
         page.addObject("sure", Map.of());
         page.addObject("problems", problems);

@@ -111,11 +111,11 @@ class NothingLostIT {
             assertThat(app.newestKinds("Bramwell", 2)).containsExactly("foundSo", "photoTaken");
             desk.open("/fittings/new");
             desk.offline(true);
-            desk.page().fill("[name=reference]", "W-7001");
-            desk.page().fill("[name=childName]", "Perpetua");
-            desk.page().fill("[name=born]", "yesterday");
-            desk.page().fill("[name=mass]", "6-4");
-            desk.page().selectOption("[name=seat]", "wrenfold-thimble");
+            desk.newFamily("reference", "W-7001");
+            desk.newFamily("childName", "Perpetua");
+            desk.newFamily("born", "yesterday");
+            desk.newFamily("mass", "6-4");
+            desk.newFamily("seat", "wrenfold-thimble");
             desk.click(".begin .go");
             assertThat(desk.waiting()).isEqualTo("1 entry waiting");
             desk.page().reload();
@@ -166,8 +166,8 @@ class NothingLostIT {
     void anExpiredSessionKeepsAFormAndSaysSo() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
             desk.signIn("ilse").open("/fittings/new");
-            desk.page().fill("[name=reference]", "W-7002");
-            desk.page().fill("[name=childName]", "Ignatia");
+            desk.newFamily("reference", "W-7002");
+            desk.newFamily("childName", "Ignatia");
             desk.page().context().clearCookies();
             desk.open("/fittings/new");
             assertThat(desk.page().url()).endsWith("/sign-in");
@@ -196,11 +196,11 @@ class NothingLostIT {
     void aRefusedFormMarksItsFieldsAndGoesThere() {
         try (Desk desk = new Desk(app.address(), 390, 844)) {
             desk.signIn("ilse").open("/fittings/new");
-            desk.page().fill("[name=reference]", "W-7003");
-            desk.page().fill("[name=childName]", "Hedwig");
-            desk.page().fill("[name=born]", "03/04/2026");
-            desk.page().fill("[name=mass]", "6 lb 20 oz");
-            desk.page().selectOption("[name=seat]", "wrenfold-thimble");
+            desk.newFamily("reference", "W-7003");
+            desk.newFamily("childName", "Hedwig");
+            desk.newFamily("born", "03/04/2026");
+            desk.newFamily("mass", "6 lb 20 oz");
+            desk.newFamily("seat", "wrenfold-thimble");
             desk.click(".begin .go");
             assertThat(desk.page().evaluate("document.activeElement.name")).isEqualTo("born");
             assertThat(desk.page().textContent("#wrong-born")).contains("3 Apr 2026 or 4 Mar 2026".split(" or ")[0]);
@@ -209,8 +209,8 @@ class NothingLostIT {
                     .isEqualTo("wrong-mass");
             assertThat(desk.page().textContent("#wrong-mass")).contains("a pound has 16 ounces");
             desk.isAccessible("a refused new fitting");
-            desk.page().fill("[name=born]", "today");
-            desk.page().fill("[name=mass]", "25 kg");
+            desk.newFamily("born", "today");
+            desk.newFamily("mass", "25 kg");
             desk.click(".begin .go");
             assertThat(desk.page().textContent("#wrong-mass")).contains("hardly any child of this age");
             desk.click(".sure");

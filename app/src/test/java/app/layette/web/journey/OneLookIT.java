@@ -17,15 +17,15 @@ class OneLookIT {
 
     private static void begin(Desk desk, String reference, String child) {
         desk.open("/fittings/new");
-        desk.page().fill("[name=reference]", reference);
-        desk.page().fill("[name=childName]", child);
-        desk.page().fill("[name=born]", LocalDate.now().minusDays(9).toString());
-        desk.page().fill("[name=gestationDays]", "39+1");
-        desk.page().fill("[name=birthWeight]", "6 lb 12 oz");
-        desk.page().fill("[name=mass]", "6 lb 10 oz");
-        desk.page().fill("[name=length]", "19 1/2 in");
-        desk.page().selectOption("[name=seat]", "wrenfold-thimble");
-        desk.page().selectOption("[name=car]", "corvane-estate");
+        desk.newFamily("reference", reference);
+        desk.newFamily("childName", child);
+        desk.newFamily("born", LocalDate.now().minusDays(9).toString());
+        desk.newFamily("gestationDays", "39+1");
+        desk.newFamily("birthWeight", "6 lb 12 oz");
+        desk.newFamily("mass", "6 lb 10 oz");
+        desk.newFamily("length", "19 1/2 in");
+        desk.newFamily("seat", "wrenfold-thimble");
+        desk.newFamily("car", "corvane-estate");
         desk.click(".begin .go");
         desk.page().waitForURL("**/fittings/*");
     }
@@ -87,9 +87,9 @@ class OneLookIT {
     private static void comesBack(Desk desk, String reference) {
         desk.open("/fittings/new");
         desk.page().check("[name=comesBack]");
-        desk.page().fill("[name=reference]", reference);
-        desk.page().selectOption("[name=seat]", "wrenfold-thimble");
-        desk.page().selectOption("[name=car]", "corvane-estate");
+        desk.newFamily("reference", reference);
+        desk.newFamily("seat", "wrenfold-thimble");
+        desk.newFamily("car", "corvane-estate");
         desk.click(".begin .go");
         desk.page().waitForURL("**/fittings/*");
         // Weighed and measured today: that is not asked again.

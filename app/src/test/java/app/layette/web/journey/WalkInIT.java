@@ -167,14 +167,14 @@ class WalkInIT {
     }
 
     private static void begin(Desk desk, Way way) {
-        desk.page().fill("[name=reference]", "W-" + Math.abs(way.name().hashCode()));
-        desk.page().fill("[name=childName]", "Wilma");
-        desk.page().fill("[name=born]", LocalDate.now().minusDays(20).toString());
-        desk.page().fill("[name=gestationDays]", "39+0");
-        desk.page().fill("[name=birthWeight]", "7 lb 4 oz");
-        desk.page().fill("[name=mass]", "8 lb 2 oz");
-        desk.page().fill("[name=length]", "52 cm");
-        desk.page().selectOption("[name=seat]", "quick-seat");
+        desk.newFamily("reference", "W-" + Math.abs(way.name().hashCode()));
+        desk.newFamily("childName", "Wilma");
+        desk.newFamily("born", LocalDate.now().minusDays(20).toString());
+        desk.newFamily("gestationDays", "39+0");
+        desk.newFamily("birthWeight", "7 lb 4 oz");
+        desk.newFamily("mass", "8 lb 2 oz");
+        desk.newFamily("length", "52 cm");
+        desk.newFamily("seat", "quick-seat");
         desk.click(".begin .go");
         desk.page().waitForURL("**/fittings/*");
     }

@@ -74,11 +74,11 @@ class WholeFittingIT {
     void aSeatThatIsNotOnTheShelfStaysBlockedWhereNobodyRead() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
             desk.signIn("marit").open("/fittings/new");
-            desk.page().fill("[name=reference]", "K-4");
-            desk.page().fill("[name=childName]", "Quentin");
-            desk.page().fill("[name=born]", LocalDate.now().minusDays(20).toString());
-            desk.page().fill("[name=mass]", "4.1 kg");
-            desk.page().selectOption("[name=seat]", "quick-seat");
+            desk.newFamily("reference", "K-4");
+            desk.newFamily("childName", "Quentin");
+            desk.newFamily("born", LocalDate.now().minusDays(20).toString());
+            desk.newFamily("mass", "4.1 kg");
+            desk.newFamily("seat", "quick-seat");
             desk.click(".begin .go");
             desk.step("Labels and dates");
             desk.fill("name", "Unlabelled shell").fill("model", "Z-9").fill("page", "8");

@@ -131,6 +131,20 @@ public final class Desk implements AutoCloseable {
         return this;
     }
 
+    /** Fills a field of the conversation with a new family, in its question. */
+    public Desk newFamily(String field, String value) {
+        page.waitForFunction("() => window.layette?.openQuestion !== undefined");
+        page.evaluate("field => window.layette.openQuestion(field)", field);
+        Locator radio = page.locator(".begin [type=radio][name=" + field + "][value='" + value + "']");
+        if (radio.count() > 0) {
+            radio.evaluate(
+                    "radio => { radio.checked = true; radio.dispatchEvent(new Event('input', { bubbles: true })); }");
+        } else {
+            page.fill(".begin [name=" + field + "]", value);
+        }
+        return this;
+    }
+
     /** Clicks, and waits until what that sent has come back. */
     public Desk click(String selector) {
         // A page is there before its scripts are: a hand is never as quick as that.

@@ -54,6 +54,16 @@ public final class SvgWriter {
         return text.toString();
     }
 
+    /** Writes a drawing as a small picture beside words that carry its meaning: hidden from a screen reader. */
+    public static String picture(Drawing drawing, Wording wording) {
+        String whole = write(drawing, wording);
+        int title = whole.indexOf("<title");
+        int after = whole.indexOf("</title>") + "</title>".length();
+        String opening = whole.substring(0, title)
+                .replaceFirst(" role=\"img\" aria-labelledby=\"[^\"]*\"", " aria-hidden=\"true\"");
+        return opening + whole.substring(after);
+    }
+
     private void write() throws XMLStreamException {
         String titleId = "view-" + drawing.name() + "-title";
         xml.writeStartElement("svg");
