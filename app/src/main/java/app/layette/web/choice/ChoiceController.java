@@ -2,12 +2,16 @@ package app.layette.web.choice;
 
 import app.layette.core.choice.SeatAnswer;
 import app.layette.core.choice.WhichRestraint;
+import app.layette.core.coming.Coming;
+import app.layette.core.drawing.InSeatView;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Permission;
 import app.layette.core.finding.Argument;
 import app.layette.core.growth.Outlook;
 import app.layette.core.placing.PlaceAnswer;
 import app.layette.core.seat.SeatSheet;
+import app.layette.formats.svg.SvgWriter;
+import app.layette.formats.svg.UntilBar;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
@@ -19,6 +23,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -36,6 +41,8 @@ class ChoiceController {
      *
      * @param answer allowed, not_allowed or not_known, for the mark beside the word
      * @param rooms what is left to each limit
+     * @param svg the child in it, all at one scale
+     * @param bar how long it lasts, on an axis that all share
      * @param reasons every finding, what forbids first
      */
     public record Choice(
@@ -51,12 +58,15 @@ class ChoiceController {
             String until,
             String car,
             String carry,
+            String svg,
+            String bar,
             List<Reason> reasons) {}
 
     /** Why. */
     public record Reason(String weight, String weightWord, String code, String text) {}
 
     private static final int A_PAGE = 40;
+    private static final int AXIS_MONTHS = 24;
 
     private final Fittings fittings;
     private final Shelf shelf;
@@ -130,6 +140,13 @@ class ChoiceController {
                 answer.carry()
                         .map(mass -> words.say("choice.carry", Map.of("mass", Argument.of(mass))))
                         .orElse(""),
+                SvgWriter.picture(InSeatView.of(answer), words),
+                UntilBar.of(
+                        answer.there().today(),
+                        answer.answer() == Permission.NOT_ALLOWED
+                                ? Optional.empty()
+                                : answer.until().map(Coming::outlook),
+                        AXIS_MONTHS),
                 reasons);
     }
 

@@ -1,6 +1,7 @@
 package app.layette.core.choice;
 
 import app.layette.core.coming.Coming;
+import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Permission;
 import app.layette.core.finding.Finding;
 import app.layette.core.growth.Outlook;
@@ -26,6 +27,7 @@ import java.util.OptionalInt;
  * @param carry child and carrier together, what has to be lifted; empty where the sheet has no mass or nothing is lifted
  * @param place the best place for it in this car; empty without a car, and where no place is left
  * @param carKnown whether there is a car to answer for
+ * @param there the child as if it were in this restraint
  */
 public record SeatAnswer(
         SeatSheet seat,
@@ -37,7 +39,8 @@ public record SeatAnswer(
         Optional<Outlook> from,
         Optional<Mass> carry,
         Optional<PlaceAnswer> place,
-        boolean carKnown) {
+        boolean carKnown,
+        Situation there) {
     public SeatAnswer {
         findings = List.copyOf(findings);
         pieces = List.copyOf(pieces);

@@ -113,7 +113,8 @@ public final class WhichRestraint {
                 from(there, findings),
                 carry(there),
                 answer == Permission.NOT_ALLOWED ? Optional.empty() : place(there),
-                there.car().isPresent());
+                there.car().isPresent(),
+                there);
     }
 
     private List<InsertPiece> pieces(SeatSheet seat, boolean optionalIn) {

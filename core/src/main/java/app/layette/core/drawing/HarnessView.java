@@ -34,6 +34,7 @@ public final class HarnessView {
 
     private final Situation situation;
     private final Sketch sketch = new Sketch();
+    private final FrontFigure front = new FrontFigure(sketch);
     private final ChildFigure child;
     private final double top;
     private final Optional<Length> knownTop;
@@ -52,7 +53,7 @@ public final class HarnessView {
         HarnessView view = new HarnessView(situation);
         view.drawShell();
         view.drawSlots();
-        view.drawChild();
+        view.front.child(view.child);
         view.drawHarness();
         view.drawLines();
         view.drawBands();
@@ -70,24 +71,7 @@ public final class HarnessView {
     }
 
     private void drawShell() {
-        symmetric(
-                Ink.SHELL,
-                new Point(0, top + 14),
-                new Point(96, top - 2),
-                new Point(158, top - 84),
-                new Point(186, top * 0.42),
-                new Point(192, 40),
-                new Point(176, -96),
-                new Point(112, -140));
-        symmetric(
-                Ink.PAD,
-                new Point(0, top - 14),
-                new Point(80, top - 30),
-                new Point(130, top - 104),
-                new Point(150, top * 0.4),
-                new Point(152, 30),
-                new Point(138, -78),
-                new Point(88, -112));
+        front.shell(top);
         List<InsertPiece> pieces =
                 situation.seat().map(SeatSheet::insert).flatMap(Evidence::value).orElse(List.of());
         boolean in = pieces.stream()
@@ -95,7 +79,7 @@ public final class HarnessView {
                         situation.insert(piece).map(set -> set.value().in()).orElse(false));
         if (in) {
             double reach = Math.min(top - 60, child.crown() + 26);
-            symmetric(
+            front.symmetric(
                     Ink.INSERT,
                     new Point(0, reach),
                     new Point(74, reach - 22),
@@ -105,15 +89,6 @@ public final class HarnessView {
             sketch.line(Ink.FAINT, new Point(118, 60), new Point(232, 60));
             sketch.label(Ink.FAINT, new Point(238, 54), Anchor.START, Rank.MINOR, "harness.insertIn", Map.of());
         }
-    }
-
-    private void symmetric(Ink ink, Point... half) {
-        Point[] all = new Point[half.length * 2 - (half[0].x() == 0 ? 1 : 0)];
-        System.arraycopy(half, 0, all, 0, half.length);
-        for (int i = half.length, j = half.length - 1; i < all.length; i++, j--) {
-            all[i] = half[j].mirrored();
-        }
-        sketch.blob(ink, AS_IS, all);
     }
 
     private void drawSlots() {
@@ -171,53 +146,6 @@ public final class HarnessView {
                 Rank.MAIN,
                 count == 0 ? "harness.slotsUnknown" : "harness.slotsCounted",
                 Map.of("slots", Argument.of(count)));
-    }
-
-    private void drawChild() {
-        double shoulder = child.shoulder();
-        double head = child.headRadius();
-        for (int side : new int[] {-1, 1}) {
-            sketch.ribbon(
-                    Ink.CLOTH,
-                    44,
-                    AS_IS,
-                    new Point(side * 30, 8),
-                    new Point(side * 70, -38),
-                    new Point(side * 52, -92));
-            sketch.disc(Ink.SKIN, new Point(side * 50, -104), 20);
-            sketch.ribbon(
-                    Ink.CLOTH,
-                    36,
-                    AS_IS,
-                    new Point(side * 58, shoulder - 30),
-                    new Point(side * 92, shoulder * 0.56),
-                    new Point(side * 74, shoulder * 0.26));
-            sketch.disc(Ink.SKIN, new Point(side * 72, shoulder * 0.2), 18);
-        }
-        symmetric(
-                Ink.CLOTH,
-                new Point(0, shoulder + 2),
-                new Point(46, shoulder),
-                new Point(70, shoulder - 24),
-                new Point(72, shoulder * 0.5),
-                new Point(66, 20),
-                new Point(34, -14));
-        Point skull = new Point(0, child.crown() - head);
-        sketch.disc(Ink.SKIN, skull, head);
-        for (int side : new int[] {-1, 1}) {
-            sketch.curve(
-                    Ink.MEASURED,
-                    AS_IS,
-                    skull.plus(new Point(side * head * 0.2, -head * 0.06)),
-                    skull.plus(new Point(side * head * 0.34, -head * 0.14)),
-                    skull.plus(new Point(side * head * 0.48, -head * 0.06)));
-        }
-        sketch.curve(
-                Ink.MEASURED,
-                AS_IS,
-                skull.plus(new Point(-head * 0.14, -head * 0.52)),
-                skull.plus(new Point(0, -head * 0.57)),
-                skull.plus(new Point(head * 0.14, -head * 0.52)));
     }
 
     private void drawHarness() {
