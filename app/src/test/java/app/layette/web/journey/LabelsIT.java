@@ -1,0 +1,85 @@
+package app.layette.web.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.layette.web.support.Desk;
+import app.layette.web.support.RunningApp;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Every word of every drawing is read whole: inside its drawing, and on no other word. */
+class LabelsIT {
+    /** How much of a word may lie outside, or on another: rounding, and the air that letters have round them. */
+    private static final String MEASURE = """
+            () => {
+              const bad = [];
+              const shown = (text) => {
+                const style = getComputedStyle(text);
+                const box = text.getBoundingClientRect();
+                return style.display !== "none" && style.visibility !== "hidden" && box.width > 0 && box.height > 0;
+              };
+              for (const svg of document.querySelectorAll("main svg")) {
+                const frame = svg.getBoundingClientRect();
+                if (frame.width === 0 || svg.closest("[hidden], details:not([open]) > :not(summary)")) {
+                  continue;
+                }
+                const texts = [...svg.querySelectorAll("text")].filter(shown);
+                const boxes = texts.map((text) => ({ text: text.textContent.trim(), box: text.getBoundingClientRect() }));
+                for (const { text, box } of boxes) {
+                  const out = Math.max(frame.left - box.left, box.right - frame.right, frame.top - box.top, box.bottom - frame.bottom);
+                  if (out > 3) {
+                    bad.push(`cut by ${Math.round(out)}: ${text}`);
+                  }
+                }
+                for (let i = 0; i < boxes.length; i++) {
+                  for (let j = i + 1; j < boxes.length; j++) {
+                    const a = boxes[i].box;
+                    const b = boxes[j].box;
+                    const wide = Math.min(a.right, b.right) - Math.max(a.left, b.left);
+                    const high = Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top);
+                    if (wide > 2 && high > Math.min(a.height, b.height) * 0.35) {
+                      bad.push(`on one another: ${boxes[i].text} / ${boxes[j].text}`);
+                    }
+                  }
+                }
+              }
+              return bad;
+            }""";
+
+    @RegisterExtension
+    static final RunningApp app = RunningApp.shared();
+
+    private static void look(Desk desk, String what, List<String> bad) {
+        desk.page().waitForLoadState();
+        desk.page().waitForTimeout(60);
+        ((List<?>) desk.page().evaluate(MEASURE)).forEach(each -> bad.add(what + ": " + each));
+        desk.fitsItsWidth(what);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1280, 800", "820, 1180", "390, 844", "320, 700"})
+    void areReadWhole(int width, int height) {
+        List<String> bad = new ArrayList<>();
+        try (Desk desk = new Desk(app.address(), width, height)) {
+            desk.signIn("marit");
+            for (String child :
+                    new String[] {"Tamsin", "Bramwell", "Linnea", "Juniper", "Rowan", "Bastian", "Isolde"}) {
+                desk.open("/?find=" + child).click("tbody a");
+                String fitting = desk.page().url().replaceAll(".*/fittings/([0-9a-f-]*).*", "/fittings/$1");
+                for (String view : new String[] {"side", "cabin", "harness", "belt", "timeline"}) {
+                    look(desk.open(fitting + "?step=PLACE&view=" + view), child + " " + view, bad);
+                }
+                for (String page : new String[] {"/restraints", "/riders", "/as-found?area=HARNESS", "/rethread"}) {
+                    look(desk.open(fitting + page), child + " " + page, bad);
+                }
+            }
+            look(desk.open("/quick?family=W-1041&shows=AMERICAN"), "quick", bad);
+            look(desk.open("/fittings/new"), "new", bad);
+            desk.isQuiet();
+        }
+        assertThat(bad).isEmpty();
+    }
+}
