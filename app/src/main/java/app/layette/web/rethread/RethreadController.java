@@ -8,6 +8,9 @@ import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.rethread.Move;
 import app.layette.core.rethread.ShellBack;
+import app.layette.core.rethread.StrapState;
+import app.layette.core.rethread.StrapTable;
+import app.layette.formats.json.LayetteJson;
 import app.layette.formats.svg.SvgWriter;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
@@ -18,6 +21,7 @@ import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RefusedEntryException;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -69,6 +73,9 @@ class RethreadController {
             ShellBack now = back.get();
             model.addAttribute("svg", SvgWriter.write(ShellBackView.of(situation, now), words));
             model.addAttribute("moves", moves(now, target.get(), words));
+            if (fitting.plan().state() == FittingState.OPEN) {
+                model.addAttribute("table", table(situation, now, target.get(), words));
+            }
             model.addAttribute(
                     "next", now.next(target.get()).map(move -> say(move, words)).orElse(""));
             model.addAttribute(
@@ -100,6 +107,52 @@ class RethreadController {
             after.addFlashAttribute("refused", viewing.wording(user).say("refused." + reason));
         }
         return "redirect:/fittings/" + id + "/rethread";
+    }
+
+    /** What the page looks moves up in, with and without a signal. */
+    private static String table(Situation situation, ShellBack now, int target, Wording words) {
+        StrapTable table = StrapTable.of(now, target);
+        Map<String, Map<String, String>> straps = new LinkedHashMap<>();
+        List<Map<String, Object>> states = new ArrayList<>();
+        for (StrapTable.State state : table.states()) {
+            Map<String, Object> row = new LinkedHashMap<>();
+            for (Fact.Strap strap : Fact.Strap.values()) {
+                StrapState its = state.back().strap(strap);
+                String key = its.onPlate() + "-" + its.shellSlot() + "-" + its.padSlot() + "-" + its.twisted();
+                straps.computeIfAbsent(strap.name(), side -> new LinkedHashMap<>())
+                        .computeIfAbsent(
+                                key, drawn -> SvgWriter.inner(ShellBackView.strap(situation, strap, its), words));
+                row.put(strap.name(), key);
+            }
+            Optional<Move> next = state.back().next(target);
+            row.put("next", next.map(move -> say(move, words)).orElse(""));
+            row.put(
+                    "moves",
+                    state.moves().stream()
+                            .map(tried -> move(tried, next, words))
+                            .toList());
+            states.add(row);
+        }
+        return LayetteJson.strict()
+                .writeValueAsString(Map.of("states", states, "straps", straps, "target", target))
+                .replace("<", "\\u003c");
+    }
+
+    private static Map<String, Object> move(StrapTable.Tried tried, Optional<Move> next, Wording words) {
+        Move move = tried.move();
+        Map<String, Object> row = new LinkedHashMap<>();
+        row.put("kind", move.kind().name());
+        row.put("strap", move.strap().map(Enum::name).orElse(""));
+        row.put("slot", move.slot().isPresent() ? String.valueOf(move.slot().getAsInt()) : "");
+        row.put("words", say(move, words));
+        row.put("next", next.filter(move::equals).isPresent());
+        row.put("to", tried.to());
+        row.put(
+                "refused",
+                tried.refusal()
+                        .map(refusal -> words.say("refused.RETHREAD_" + refusal))
+                        .orElse(""));
+        return row;
     }
 
     private static List<MoveView> moves(ShellBack now, int target, Wording words) {

@@ -122,7 +122,32 @@ public final class ShellBackView {
         sketch.label(Ink.FAINT, new Point(-214, PLATE - 8), Anchor.END, Rank.MINOR, "shellBack.plate", Map.of());
     }
 
+    /**
+     * One webbing in a state, alone: to be put in the place of another state's.
+     *
+     * @param state how it is then
+     */
+    public static Drawing strap(Situation situation, Strap strap, StrapState state) {
+        ShellBackView view = new ShellBackView(situation, new ShellBack(false, false, false, state, state, false, 0));
+        view.strap(strap);
+        return new Drawing(
+                "shell-back",
+                -330,
+                -110,
+                660,
+                TOP + 200,
+                view.sketch.shapes(),
+                "drawing.shellBack.description",
+                Map.of(
+                        "left", Argument.of(state.shellSlot()),
+                        "right", Argument.of(state.shellSlot())));
+    }
+
     private void strap(Strap strap) {
+        sketch.group(strap == Strap.LEFT ? Part.BELT_1 : Part.BELT_2, () -> drawn(strap));
+    }
+
+    private void drawn(Strap strap) {
         StrapState state = back.strap(strap);
         int side = side(strap);
         double slot = height(state.shellSlot());
@@ -133,20 +158,18 @@ public final class ShellBackView {
             case OFF -> new Point(side * 128, slot - 96);
         };
         boolean loose = state.onPlate() != OnPlate.HOME;
-        sketch.group(strap == Strap.LEFT ? Part.BELT_1 : Part.BELT_2, () -> {
-            if (state.twisted()) {
-                twisted(through, end);
-            } else {
-                sketch.ribbon(
-                        loose ? Ink.HANDS : Ink.WEBBING,
-                        22,
-                        AS_IS,
-                        through,
-                        new Point((through.x() + end.x()) / 2 + side * 10, (through.y() + end.y()) / 2),
-                        end);
-            }
-            sketch.disc(loose ? Ink.HANDS : Ink.BUCKLE, end, loose ? 12 : 8);
-        });
+        if (state.twisted()) {
+            twisted(through, end);
+        } else {
+            sketch.ribbon(
+                    loose ? Ink.HANDS : Ink.WEBBING,
+                    22,
+                    AS_IS,
+                    through,
+                    new Point((through.x() + end.x()) / 2 + side * 10, (through.y() + end.y()) / 2),
+                    end);
+        }
+        sketch.disc(loose ? Ink.HANDS : Ink.BUCKLE, end, loose ? 14 : 10);
         boolean differs = state.padSlot() != state.shellSlot();
         sketch.label(
                 loose ? Ink.HANDS : Ink.MEASURED,

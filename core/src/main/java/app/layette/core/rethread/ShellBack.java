@@ -150,9 +150,12 @@ public record ShellBack(
 
     /** The move to make next towards a slot; empty when all is done. */
     public Optional<Move> next(int target) {
-        for (Strap strap : Strap.values()) {
-            if (strap(strap).isOff() || strap(strap).onPlate() == OnPlate.HALF) {
-                return Optional.of(goOn(strap, target));
+        // The one that is off is put back before anything is done about the other.
+        for (OnPlate how : List.of(OnPlate.OFF, OnPlate.HALF)) {
+            for (Strap strap : Strap.values()) {
+                if (strap(strap).onPlate() == how) {
+                    return Optional.of(goOn(strap, target));
+                }
             }
         }
         boolean there = left.isAt(target) && right.isAt(target);
@@ -171,7 +174,9 @@ public record ShellBack(
     private Move goOn(Strap strap, int target) {
         StrapState state = strap(strap);
         if (state.onPlate() == OnPlate.HALF) {
-            return Move.of(WebbingMove.ON_PLATE, strap);
+            // Twisted, or bunched between shell and pad, it goes no further: off again first.
+            boolean goesHome = !state.twisted() && state.padSlot() == state.shellSlot();
+            return Move.of(goesHome ? WebbingMove.ON_PLATE : WebbingMove.OFF_PLATE, strap);
         }
         if (state.twisted()) {
             return Move.of(WebbingMove.STRAIGHTENED, strap);

@@ -64,6 +64,12 @@ public final class SvgWriter {
         return opening + whole.substring(after);
     }
 
+    /** Only what is drawn, without its frame: to be put into another drawing of the same view. */
+    public static String inner(Drawing drawing, Wording wording) {
+        String whole = write(drawing, wording);
+        return whole.substring(whole.indexOf("</title>") + "</title>".length(), whole.lastIndexOf("</svg>"));
+    }
+
     private void write() throws XMLStreamException {
         String titleId = "view-" + drawing.name() + "-title";
         xml.writeStartElement("svg");
