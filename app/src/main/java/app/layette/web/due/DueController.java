@@ -1,17 +1,20 @@
 package app.layette.web.due;
 
 import app.layette.core.finding.Argument;
+import app.layette.formats.svg.CarrierPicture;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.Fittings;
+import app.layette.web.shelf.Shelf;
 import app.layette.web.shell.Address;
 import app.layette.web.shell.Page;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -70,6 +73,7 @@ class DueController {
     private final Viewing viewing;
     private final Address address;
     private final Mail mail;
+    private final Shelf shelf;
     private final TransactionTemplate transactions;
 
     DueController(
@@ -79,7 +83,9 @@ class DueController {
             Viewing viewing,
             Address address,
             Mail mail,
+            Shelf shelf,
             TransactionTemplate transactions) {
+        this.shelf = shelf;
         this.address = address;
         this.mail = mail;
         this.items = items;
@@ -112,6 +118,7 @@ class DueController {
         model.addAttribute("today", today);
         model.addAttribute("ahead", ahead);
         model.addAttribute("lines", lines);
+        model.addAttribute("pictures", pictures(open, point.id()));
         model.addAttribute("chosen", lines.stream().anyMatch(Line::chosen));
         model.addAttribute("page", shown);
         model.addAttribute("most", shown.all() == MOST_READ ? MOST_READ : 0);
@@ -121,6 +128,21 @@ class DueController {
                 address.of(
                         "/calendar/" + feeds.of(user.userId(), viewing.clock().instant()) + ".ics", request));
         return "due/due";
+    }
+
+    /** The seat of each family, drawn; a seat that is on no shelf has no drawing. */
+    private Map<UUID, String> pictures(List<DueItems.Item> open, UUID point) {
+        Map<UUID, String> pictures = new HashMap<>();
+        Map<String, String> drawn = new HashMap<>();
+        items.seats(open.stream().map(DueItems.Item::fittingId).distinct().toList())
+                .forEach((fitting, seat) -> pictures.put(
+                        fitting,
+                        drawn.computeIfAbsent(
+                                seat,
+                                id -> shelf.newestSeat(point, id)
+                                        .map(CarrierPicture::of)
+                                        .orElse(""))));
+        return pictures;
     }
 
     private static Line line(

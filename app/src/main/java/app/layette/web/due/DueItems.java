@@ -6,7 +6,9 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.Period;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -158,6 +160,20 @@ class DueItems {
                         .param("day", mark.day())
                         .update()
                 > 0;
+    }
+
+    /** The seat sheet of each of these fittings. */
+    Map<UUID, String> seats(List<UUID> fittings) {
+        if (fittings.isEmpty()) {
+            return Map.of();
+        }
+        Map<UUID, String> seats = new HashMap<>();
+        jdbc.sql("select id, seat_sheet from fitting where id in (:fittings)")
+                .param("fittings", fittings)
+                .query(row -> {
+                    seats.put(row.getObject(1, UUID.class), row.getString(2));
+                });
+        return seats;
     }
 
     /** What was said to or by a family that is erased; that something was done stays. */

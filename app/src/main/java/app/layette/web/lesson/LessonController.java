@@ -2,6 +2,7 @@ package app.layette.web.lesson;
 
 import app.layette.core.entry.Situation;
 import app.layette.core.lesson.Worksheet;
+import app.layette.formats.svg.CarrierPicture;
 import app.layette.formats.wording.Languages;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
@@ -30,7 +31,7 @@ class LessonController {
     private static final int MOST_FAMILIES = 12;
 
     /** A family's part of the worksheet. */
-    public record Sheet(String child, String seat, List<Line> lines) {}
+    public record Sheet(String child, String seat, String picture, List<Line> lines) {}
 
     /** A question, and its answer where answers are printed. */
     public record Line(String question, String answer) {}
@@ -110,6 +111,7 @@ class LessonController {
         return new Sheet(
                 fitting.childName(),
                 situation.seat().map(seat -> seat.identity().fullName()).orElse(""),
+                situation.seat().map(CarrierPicture::of).orElse(""),
                 lines);
     }
 }

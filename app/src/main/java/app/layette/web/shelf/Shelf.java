@@ -19,6 +19,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -27,6 +28,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Function;
 import org.springframework.context.ApplicationEventPublisher;
@@ -170,6 +173,44 @@ public class Shelf {
         return kind == DocumentKind.SEAT_SHEET ? takeInSeat(point, text, author) : takeInCar(point, text, author);
     }
 
+    /**
+     * Takes many in, all of them or none.
+     *
+     * @return the versions that are on the shelf now, in the order of the documents
+     * @throws RefusedDocumentException with every problem of every document, each with the file it stands in
+     */
+    @Transactional
+    List<SheetVersion> takeInAll(UUID point, List<ShelfBundle.Named> documents, Author author) {
+        List<SheetVersion> taken = new ArrayList<>();
+        List<DocumentProblem> problems = new ArrayList<>();
+        for (ShelfBundle.Named each : documents) {
+            try {
+                taken.add(takeIn(point, each.json(), author));
+            } catch (RefusedDocumentException e) {
+                e.problems()
+                        .forEach(problem -> problems.add(new DocumentProblem(
+                                each.file() + " " + problem.place(), problem.value(), problem.allowed())));
+            }
+        }
+        if (!problems.isEmpty()) {
+            throw new RefusedDocumentException(problems);
+        }
+        return taken;
+    }
+
+    /** The newest document of every sheet, by the name of its file. */
+    @Transactional(readOnly = true)
+    SortedMap<String, String> documents(UUID point) {
+        SortedMap<String, String> documents = new TreeMap<>();
+        for (SheetSummary each : seats(point)) {
+            document(point, each.id()).ifPresent(json -> documents.put("seats/" + each.id() + ".json", json));
+        }
+        for (SheetSummary each : cars(point)) {
+            document(point, each.id()).ifPresent(json -> documents.put("cars/" + each.id() + ".json", json));
+        }
+        return documents;
+    }
+
     private SheetVersion takeInSeat(UUID point, String json, Author author) {
         SeatSheet sheet = SheetReader.seat(json);
         String title = sheet.identity().fullName();
@@ -196,7 +237,10 @@ public class Shelf {
         String hash = Sha256.of(json);
         Optional<SheetRow> held = rows.findById(key);
         if (held.isPresent()) {
-            if (!held.get().sha256().equals(hash)) {
+            // The same words in another order or spacing are the same document.
+            boolean same = held.get().sha256().equals(hash)
+                    || Schemas.parse(held.get().document()).equals(Schemas.parse(json));
+            if (!same) {
                 throw refused(
                         "/version",
                         String.valueOf(sheet.version()),

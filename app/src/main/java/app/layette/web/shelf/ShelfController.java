@@ -1,12 +1,20 @@
 package app.layette.web.shelf;
 
+import app.layette.core.drawing.cabin.TogetherView;
+import app.layette.core.evidence.SheetVersion;
 import app.layette.formats.document.RefusedDocumentException;
+import app.layette.formats.svg.CarrierPicture;
+import app.layette.formats.svg.SvgWriter;
+import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
+import app.layette.web.account.Viewing;
 import app.layette.web.shell.Page;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -28,8 +36,10 @@ class ShelfController {
     private static final int A_PAGE = 100;
 
     private final Shelf shelf;
+    private final Viewing viewing;
 
-    ShelfController(Shelf shelf) {
+    ShelfController(Shelf shelf, Viewing viewing) {
+        this.viewing = viewing;
         this.shelf = shelf;
     }
 
@@ -63,7 +73,9 @@ class ShelfController {
                         .toList();
         model.addAttribute("kind", cars ? "cars" : "shelf");
         model.addAttribute("find", find.strip());
-        model.addAttribute("page", Page.of(found, number, A_PAGE));
+        Page<SheetSummary> page = Page.of(found, number, A_PAGE);
+        model.addAttribute("page", page);
+        model.addAttribute("drawn", drawn(cars, user, page.items()));
     }
 
     @GetMapping("/sheets/{id}.json")
@@ -106,18 +118,51 @@ class ShelfController {
     @PostMapping("/sheets")
     ModelAndView takeIn(
             @AuthenticationPrincipal SignedIn user,
-            @RequestParam("sheet") MultipartFile file,
+            @RequestParam("sheet") List<MultipartFile> files,
             @RequestParam("kind") String kind,
             RedirectAttributes flash)
             throws IOException {
         boolean cars = kind.equals("cars");
+        String names = files.stream().map(MultipartFile::getOriginalFilename).collect(Collectors.joining(", "));
         try {
-            String json = new String(file.getBytes(), StandardCharsets.UTF_8);
+            List<ShelfBundle.Named> documents = new ArrayList<>();
+            for (MultipartFile file : files) {
+                documents.addAll(ShelfBundle.read(file.getOriginalFilename(), file.getBytes()));
+            }
+            List<SheetVersion> taken = shelf.takeInAll(user.pointId(), documents, user.author());
             flash.addFlashAttribute(
-                    "taken", shelf.takeIn(user.pointId(), json, user.author()).toString());
+                    "taken", taken.stream().map(SheetVersion::toString).collect(Collectors.joining(", ")));
             return new ModelAndView("redirect:/" + (cars ? "cars" : "shelf"));
         } catch (RefusedDocumentException e) {
-            return refused(user, cars, file.getOriginalFilename(), e);
+            return refused(user, cars, names, e);
         }
+    }
+
+    /** Every sheet of this point in one file, which can be brought in again here or at another point. */
+    @GetMapping("/sheets.zip")
+    ResponseEntity<byte[]> all(@AuthenticationPrincipal SignedIn user) {
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType("application/zip"))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"sheets.zip\"")
+                .body(ShelfBundle.write(shelf.documents(user.pointId())));
+    }
+
+    /** A sheet with its drawing. */
+    public record Drawn(SheetSummary sheet, String picture) {}
+
+    private List<Drawn> drawn(boolean cars, SignedIn user, List<SheetSummary> shown) {
+        Wording words = viewing.wording(user);
+        return shown.stream()
+                .map(each -> new Drawn(
+                        each,
+                        cars
+                                ? shelf.newestCar(user.pointId(), each.id())
+                                        .map(car ->
+                                                SvgWriter.picture(TogetherView.of(car, List.of(), List.of()), words))
+                                        .orElse("")
+                                : shelf.newestSeat(user.pointId(), each.id())
+                                        .map(CarrierPicture::of)
+                                        .orElse("")))
+                .toList();
     }
 }

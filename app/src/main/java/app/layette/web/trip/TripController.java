@@ -4,6 +4,7 @@ import app.layette.core.child.Child;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Argument;
 import app.layette.core.journey.Trip;
+import app.layette.formats.svg.TripLine;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
@@ -14,12 +15,14 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -54,6 +57,7 @@ class TripController {
             @RequestParam(defaultValue = USUAL_STOP) String stop,
             @RequestParam(defaultValue = "9:00") String leaving,
             @RequestParam(defaultValue = "") String on,
+            @RequestParam(defaultValue = "") String legs,
             Model model) {
         Fittings.Planned fitting = fittings.planned(id, user.pointId());
         Wording words = viewing.wording(user);
@@ -81,9 +85,26 @@ class TripController {
                     child.get(),
                     day.orElseThrow(),
                     fitting.plan().situation().practice().profile());
-            show(Trip.plan(drive.orElseThrow(), atMost, pause.orElseThrow()), start.orElseThrow(), words, model);
+            Trip trip = laid(legs, drive.orElseThrow())
+                    .map(own -> Trip.laid(own, atMost, pause.orElseThrow()))
+                    .orElseGet(() -> Trip.plan(drive.orElseThrow(), atMost, pause.orElseThrow()));
+            show(trip, start.orElseThrow(), words, model);
         }
         return "trip/trip";
+    }
+
+    /** Legs that were dragged, in minutes; empty where they are not those of this drive. */
+    private static Optional<List<Duration>> laid(String legs, Duration driving) {
+        if (!legs.matches("\\d{1,4}(,\\d{1,4}){0,60}")) {
+            return Optional.empty();
+        }
+        List<Duration> own = Arrays.stream(legs.split(","))
+                .map(Long::parseLong)
+                .map(Duration::ofMinutes)
+                .toList();
+        Duration sum = own.stream().reduce(Duration.ZERO, Duration::plus);
+        boolean fits = sum.equals(driving) && own.stream().noneMatch(Duration::isZero);
+        return fits ? Optional.of(own) : Optional.empty();
     }
 
     private static void show(Trip trip, LocalTime start, Wording words, Model model) {
@@ -105,6 +126,21 @@ class TripController {
             before = leg.to();
         }
         model.addAttribute("lines", lines);
+        model.addAttribute("line", TripLine.of(trip, start, words));
+        model.addAttribute(
+                "legs",
+                trip.legs().stream()
+                        .map(leg -> String.valueOf(leg.driving().toMinutes()))
+                        .collect(Collectors.joining(",")));
+        model.addAttribute(
+                "tooLong",
+                trip.tooLong() == 0
+                        ? ""
+                        : words.say(
+                                "trip.tooLong",
+                                Map.of(
+                                        "legs", Argument.of(trip.tooLong()),
+                                        "atMost", Argument.of(say(trip.atMost())))));
         model.addAttribute(
                 "sum",
                 words.say(

@@ -135,7 +135,7 @@ class FittingController {
     ModelAndView place(
             @AuthenticationPrincipal SignedIn user,
             @PathVariable UUID id,
-            @RequestParam String pick,
+            @RequestParam(defaultValue = "") String pick,
             @RequestParam(defaultValue = "false") boolean alone) {
         Focus focus = new Focus(Optional.of(StepKey.PLACE), "", "cabin", Typed.NOTHING, List.of()).picking(pick);
         ModelAndView tried = page(user, id, focus, CHANGED);

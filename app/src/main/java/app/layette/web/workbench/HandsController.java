@@ -1,5 +1,6 @@
 package app.layette.web.workbench;
 
+import app.layette.core.drawing.HarnessView;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
@@ -8,6 +9,7 @@ import app.layette.core.run.Ask;
 import app.layette.core.run.Run;
 import app.layette.core.run.Step;
 import app.layette.core.run.StepKey;
+import app.layette.formats.svg.SvgWriter;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
@@ -58,15 +60,21 @@ class HandsController {
             @AuthenticationPrincipal SignedIn user,
             @PathVariable UUID id,
             @RequestParam(defaultValue = "") String step,
+            @RequestParam(defaultValue = "") String run,
             Model model) {
         Fittings.Planned fitting = fittings.planned(id, user.pointId());
         Wording words = viewing.wording(user);
-        List<Step> steps = steps(fitting, step);
+        boolean cover = run.equals("cover");
+        List<Step> steps = cover ? List.of() : steps(fitting, step);
         List<Slide> slides = new ArrayList<>();
         List<Done> done = new ArrayList<>();
         for (Step each : steps) {
             slides.addAll(slides(fitting, words, each.key()));
             acts(each).forEach(act -> done.add(new Done(act.name(), words.say("act." + act))));
+        }
+        if (cover) {
+            slides.addAll(ofTheCover(fitting, words));
+            done.add(new Done(Act.COVER_CHANGED.name(), words.say("act." + Act.COVER_CHANGED)));
         }
         model.addAttribute("id", id);
         model.addAttribute("child", fitting.childName());
@@ -76,8 +84,18 @@ class HandsController {
         model.addAttribute("open", fitting.plan().state() == FittingState.OPEN);
         model.addAttribute(
                 "from",
-                steps.isEmpty() ? StepKey.CHILD.name() : steps.get(0).key().name());
+                steps.isEmpty() ? StepKey.THREAD.name() : steps.get(0).key().name());
         return "workbench/hands";
+    }
+
+    /** Cover off and on again (HAR-4): the order in which it comes off is the other way round for going on. */
+    private static List<Slide> ofTheCover(Fittings.Planned fitting, Wording words) {
+        List<Slide> slides = new ArrayList<>();
+        String svg = SvgWriter.write(HarnessView.of(fitting.plan().situation()), words, link -> Optional.empty());
+        for (int line = 1; words.knows("cover." + line); line++) {
+            slides.add(new Slide(words.say("page.hands.cover"), words.say("cover." + line), "", svg, ""));
+        }
+        return slides;
     }
 
     /** From a step to the end of its phase. */

@@ -104,15 +104,18 @@ class RidersController {
     String join(
             @AuthenticationPrincipal SignedIn user,
             @PathVariable UUID id,
-            @RequestParam UUID joins,
+            @RequestParam(required = false) UUID joins,
             @RequestParam(defaultValue = "") String childName,
             @RequestParam(defaultValue = "") String seat,
             @RequestParam(defaultValue = "false") boolean twin,
             RedirectAttributes after) {
+        // First of all it has to be a fitting of this point.
+        fittings.unit(id, user.pointId());
+        UUID own = joins == null ? UUID.randomUUID() : joins;
         try {
             SheetVersion sheet = sheet(user, seat);
             UUID joined =
-                    fittings.join(id, new Fittings.Join(joins, childName, sheet, twin), user.pointId(), user.author());
+                    fittings.join(id, new Fittings.Join(own, childName, sheet, twin), user.pointId(), user.author());
             return "redirect:/fittings/" + joined;
         } catch (RefusedEntryException e) {
             after.addFlashAttribute("refused", Fittings.say(e, viewing.wording(user)));

@@ -56,6 +56,30 @@ class HandsFullIT {
         }
     }
 
+    /** Cover off and on is a run of the same kind: what it spoils is asked again. */
+    @Test
+    void theCoverComesOffAndOnActByAct() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").click("text=Tamsin");
+            String fitting = desk.page().url().replaceAll(".*/fittings/([0-9a-f-]*).*", "/fittings/$1");
+            desk.open(fitting + "/hands?run=cover");
+            desk.page().waitForSelector(".one-at-a-time");
+            for (int i = 0;
+                    i < MOST_SCREENS
+                            && desk.page().locator(".slide.last.is-open").count() == 0;
+                    i++) {
+                desk.page().waitForTimeout(APART_MS);
+                desk.page().keyboard().press("ArrowRight");
+            }
+            desk.click(".slide.last .go");
+            desk.page().waitForSelector("#now-title");
+            assertThat(desk.state())
+                    .as("snug test and clip are to be done again")
+                    .isEqualTo("Not ready to hand over");
+            desk.isQuiet();
+        }
+    }
+
     @Test
     void onAPhoneATapAnywhereGoesOn() {
         try (Desk desk = Desk.withFinger(app.address(), 390, 844)) {

@@ -74,6 +74,37 @@ public record Trip(Duration atMost, List<Leg> legs) {
         return new Trip(atMost, legs);
     }
 
+    /**
+     * A drive whose legs somebody laid themselves, longer ones than allowed among them: they are marked, not moved.
+     *
+     * @param driving time at the wheel of each leg
+     * @param atMost longest leg
+     * @param stop how long each stop takes
+     * @throws IllegalArgumentException when there is no leg or one has no length
+     */
+    public static Trip laid(List<Duration> driving, Duration atMost, Duration stop) {
+        if (driving.isEmpty() || driving.stream().anyMatch(leg -> leg.isNegative() || leg.isZero())) {
+            throw new IllegalArgumentException("A drive has legs, each of a minute or more: " + driving);
+        }
+        List<Leg> legs = new ArrayList<>();
+        Duration at = Duration.ZERO;
+        for (Duration each : driving) {
+            legs.add(new Leg(at, at.plus(each)));
+            at = at.plus(each).plus(stop);
+        }
+        return new Trip(atMost, legs);
+    }
+
+    /** Whether the child is in the seat for longer than it may be at a time. */
+    public boolean isTooLong(Leg leg) {
+        return leg.driving().compareTo(atMost) > 0;
+    }
+
+    /** How many legs are too long. */
+    public int tooLong() {
+        return (int) legs.stream().filter(this::isTooLong).count();
+    }
+
     private static Duration part(Duration whole, long share, long of) {
         return Duration.ofMinutes(Math.round(whole.toMinutes() * share / (double) of));
     }

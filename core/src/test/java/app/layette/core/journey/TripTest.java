@@ -7,6 +7,7 @@ import app.layette.core.child.Child;
 import app.layette.core.fixture.FittingBuilder;
 import java.time.Duration;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
@@ -14,6 +15,21 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class TripTest {
+    /** JRN-1: what somebody laid longer than allowed is marked; what is laid within it is not. */
+    @Test
+    void aLegThatWasLaidTooLongIsMarked() {
+        Trip trip = Trip.laid(
+                List.of(Duration.ofMinutes(30), Duration.ofMinutes(45)),
+                Duration.ofMinutes(30),
+                Duration.ofMinutes(20));
+        assertThat(trip.isTooLong(trip.legs().get(0))).isFalse();
+        assertThat(trip.isTooLong(trip.legs().get(1))).isTrue();
+        assertThat(trip.tooLong()).isEqualTo(1);
+        assertThat(trip.total()).isEqualTo(Duration.ofMinutes(95));
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> Trip.laid(List.of(), Duration.ofMinutes(30), Duration.ZERO));
+    }
+
     private static final LocalDate TODAY = FittingBuilder.TODAY;
 
     @ParameterizedTest

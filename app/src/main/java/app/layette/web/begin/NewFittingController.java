@@ -1,4 +1,4 @@
-package app.layette.web.workbench;
+package app.layette.web.begin;
 
 import app.layette.core.child.Child;
 import app.layette.core.drawing.cabin.TogetherView;
@@ -279,7 +279,7 @@ class NewFittingController {
     /** Families that were here before, by a part of a name, a reference, or the code of their page. */
     @GetMapping("/known")
     ModelAndView known(@AuthenticationPrincipal SignedIn user, @RequestParam(defaultValue = "") String who) {
-        ModelAndView page = new ModelAndView("workbench/new :: known");
+        ModelAndView page = new ModelAndView("begin/new :: known");
         page.addObject("known", found(user, who.strip()));
         return page;
     }
@@ -299,7 +299,7 @@ class NewFittingController {
     }
 
     private ModelAndView page(SignedIn user, Map<String, String> fields, List<String> problems) {
-        ModelAndView page = new ModelAndView("workbench/new");
+        ModelAndView page = new ModelAndView("begin/new");
         Wording words = viewing.wording(user);
         page.addObject(
                 "seats",

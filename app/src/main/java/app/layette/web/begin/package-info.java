@@ -1,0 +1,3 @@
+/** Beginning with a family: child, seat and car asked as a conversation, and who was here before. */
+@org.springframework.modulith.ApplicationModule(displayName = "A new family")
+package app.layette.web.begin;
