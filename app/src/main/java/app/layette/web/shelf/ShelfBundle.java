@@ -7,6 +7,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -22,7 +23,7 @@ final class ShelfBundle {
     private static final int MOST_BYTES = 40_000_000;
     private static final int LONGEST_DOCUMENT = 2_000_000;
     /** The earliest day that a ZIP can hold: when it was made says nothing about a sheet. */
-    private static final long NO_TIME = 315_619_200_000L;
+    private static final LocalDateTime NO_TIME = LocalDateTime.of(1980, 1, 1, 0, 0);
 
     private ShelfBundle() {}
 
@@ -35,7 +36,7 @@ final class ShelfBundle {
         try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
             for (Map.Entry<String, String> each : documents.entrySet()) {
                 ZipEntry entry = new ZipEntry(each.getKey());
-                entry.setTime(NO_TIME);
+                entry.setTimeLocal(NO_TIME);
                 zip.putNextEntry(entry);
                 zip.write(each.getValue().getBytes(StandardCharsets.UTF_8));
                 zip.closeEntry();

@@ -250,7 +250,7 @@ class RightsIT {
             String newer = sheet.replaceFirst("\"version\"\\s*:\\s*\\d+", "\"version\": 99")
                     .replaceFirst("29 lb", "35 lb");
             bring(desk, "newer.json", newer);
-            assertThat(desk.page().textContent("tr:has-text('Wrenfold Thimble')"))
+            assertThat(desk.page().textContent(".on-the-shelf li:has-text('Wrenfold Thimble')"))
                     .contains("confirmed")
                     .doesNotContain("99");
             String other = newer.replaceFirst("\"wrenfold-thimble\"", "\"corvane-estate\"");
@@ -258,9 +258,12 @@ class RightsIT {
             assertThat(desk.page().textContent(".refused")).contains("a sheet of another kind has this id");
             String own = newer.replaceFirst("\"wrenfold-thimble\"", "\"pims-seat\"");
             bring(desk, "own.json", own);
-            desk.click("tr:has-text('pims-seat') button:has-text('drop')");
+            desk.click(".on-the-shelf li:has-text('pims-seat') button:has-text('drop')");
             assertThat(desk.page().textContent("main")).contains("Dropped: pims-seat 1");
-            assertThat(desk.page().locator("tr:has-text('pims-seat')").count()).isZero();
+            assertThat(desk.page()
+                            .locator(".on-the-shelf li:has-text('pims-seat')")
+                            .count())
+                    .isZero();
         }
     }
 }

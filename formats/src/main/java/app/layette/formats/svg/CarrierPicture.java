@@ -21,7 +21,7 @@ public final class CarrierPicture {
         Optional<Double> top = seat.shell().top().value().map(Length::millimetres);
         String known = top.isPresent() ? "" : " unknown";
         return "<svg class=\"carrier" + known
-                + "\" viewBox=\"0 0 780 620\" width=\"78\" height=\"62\" aria-hidden=\"true\">"
+                + "\" viewBox=\"-60 -40 860 660\" width=\"86\" height=\"66\" aria-hidden=\"true\">"
                 + (lies(seat.kind())
                         ? bed(top.orElse(USUAL_BED))
                         : shell(top.orElse(USUAL_TOP), seat.kind() == SeatKind.CONVERTIBLE))
@@ -35,7 +35,7 @@ public final class CarrierPicture {
     /** The back leans back from the hips; the seat runs forward from them; the handle stands over both. */
     private static String shell(double top, boolean oneForAll) {
         double lean = Math.toRadians(45);
-        double hipX = 330;
+        double hipX = 390;
         double hipY = 520;
         double headX = hipX - top * Math.sin(lean);
         double headY = hipY - top * Math.cos(lean);
@@ -46,7 +46,7 @@ public final class CarrierPicture {
                 + pair(hipX - 80, hipY + 40)
                 + " " + pair(headX - 22, headY + 30) + "Z";
         String handle = oneForAll
-                ? "<path class=\"handle\" d=\"M180 586H640\"/>"
+                ? "<path class=\"handle\" d=\"M240 586H700\"/>"
                 : "<path class=\"handle\" d=\"M" + pair(hipX + 70, hipY - 60) + "L"
                         + pair(hipX + 50, hipY - 60 - top * 0.86)
                         + "\"/><circle class=\"hub\" cx=\"" + number(hipX + 70) + "\" cy=\"" + number(hipY - 60)
