@@ -46,13 +46,17 @@ public final class ShellBackView {
         view.plate();
         view.strap(Strap.LEFT);
         view.strap(Strap.RIGHT);
+        return view.drawing(back);
+    }
+
+    private Drawing drawing(ShellBack back) {
         return new Drawing(
                 "shell-back",
                 -330,
                 -110,
                 660,
                 TOP + 200,
-                view.sketch.shapes(),
+                sketch.shapes(),
                 "drawing.shellBack.description",
                 Map.of(
                         "left", Argument.of(back.left().shellSlot()),
@@ -128,19 +132,10 @@ public final class ShellBackView {
      * @param state how it is then
      */
     public static Drawing strap(Situation situation, Strap strap, StrapState state) {
-        ShellBackView view = new ShellBackView(situation, new ShellBack(false, false, false, state, state, false, 0));
+        ShellBack back = new ShellBack(false, false, false, state, state, false, 0);
+        ShellBackView view = new ShellBackView(situation, back);
         view.strap(strap);
-        return new Drawing(
-                "shell-back",
-                -330,
-                -110,
-                660,
-                TOP + 200,
-                view.sketch.shapes(),
-                "drawing.shellBack.description",
-                Map.of(
-                        "left", Argument.of(state.shellSlot()),
-                        "right", Argument.of(state.shellSlot())));
+        return view.drawing(back);
     }
 
     private void strap(Strap strap) {
