@@ -89,25 +89,24 @@ public record RideCard(
 
         RideCard card() {
             List<Routing> order = order();
-            Situation any = by(order.get(0));
+            Optional<Routing> first = order.stream().filter(this::isAllowed).findFirst();
+            Situation there = by(first.orElse(order.get(0)));
             boolean open = true;
             for (Conclusion conclusion : OF_THE_RIDE) {
-                open &= judged(conclusion, any);
+                open &= judged(conclusion, there);
             }
-            List<HandlePosition> handles = handles(any);
+            if (first.isEmpty()) {
+                // That the carrier is made for such a way says nothing beside a routing that is not allowed.
+                findings.removeIf(
+                        each -> each.code() == CAB_13 && !each.weight().blocks());
+            }
+            List<HandlePosition> handles = handles(there);
             open &= !handles.isEmpty();
             for (ConclusionState wrong : ride.foundWrong()) {
                 findings.addAll(wrong.findings());
                 open = false;
             }
-            List<Routing> allowed = new ArrayList<>();
-            for (Routing routing : order) {
-                if (routed(routing)) {
-                    allowed.add(routing);
-                }
-            }
-            Optional<Routing> first = allowed.stream().findFirst();
-            Situation there = first.map(this::by).orElse(any);
+            order.forEach(this::sayAbout);
             for (Conclusion conclusion : List.of(
                     Conclusion.AIRBAG, Conclusion.VEHICLE_SEAT, Conclusion.BELT_LOCKS, Conclusion.INFLATABLE_BELT)) {
                 open &= provedOrToProve(conclusion, there);
@@ -165,10 +164,18 @@ public record RideCard(
         }
 
         /** A routing that is not allowed says so and leaves the other one. */
-        private boolean routed(Routing routing) {
-            ConclusionState state = Gate.judge(Conclusion.ROUTING_ALLOWED, RuleBook.shipped(), by(routing));
-            state.findings().stream().filter(each -> !findings.contains(each)).forEach(findings::add);
-            return state.passed();
+        private void sayAbout(Routing routing) {
+            judgedRouting(routing).findings().stream()
+                    .filter(each -> !findings.contains(each))
+                    .forEach(findings::add);
+        }
+
+        private boolean isAllowed(Routing routing) {
+            return judgedRouting(routing).passed();
+        }
+
+        private ConclusionState judgedRouting(Routing routing) {
+            return Gate.judge(Conclusion.ROUTING_ALLOWED, RuleBook.shipped(), by(routing));
         }
 
         private List<HandlePosition> handles(Situation there) {

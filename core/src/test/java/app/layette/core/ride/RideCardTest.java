@@ -7,6 +7,7 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.Question;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Said;
+import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fixture.FittingBuilder;
@@ -56,6 +57,13 @@ class RideCardTest {
         seat.says(PermissionKey.CARRIER_WITHOUT_BASE, Said.ALLOWED);
         RideCard card = RideCard.plan(ride(seat.build(), NEWBORN, shown(page)));
         assertThat(card.routing().map(Enum::name).orElse("-")).isEqualTo(expected);
+        assertThat(card.findings().stream()
+                        .filter(each -> each.reason().equals("methodOfKind"))
+                        .map(each -> each.arguments().get("method")))
+                .as("the carrier is said to be made for the way that is used, and for no other")
+                .isEqualTo(card.routing().stream()
+                        .map(each -> (Argument) new Argument.OfKey("method." + each.method()))
+                        .toList());
     }
 
     private static Ride ride(SeatSheet seat, Mass weight, Optional<Set<Routing>> shown) {
