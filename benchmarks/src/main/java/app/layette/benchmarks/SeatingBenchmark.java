@@ -1,5 +1,6 @@
 package app.layette.benchmarks;
 
+import app.layette.core.cabin.Occupied;
 import app.layette.core.entry.Method;
 import app.layette.core.measure.Length;
 import app.layette.core.placing.Demand;
@@ -67,8 +68,13 @@ public class SeatingBenchmark {
                     ways.add(new Demand.Way(
                             place,
                             Optional.of(method),
-                            Set.of(place),
-                            Set.of(place + (method.isByBelt() ? "b" : "a"))));
+                            new Occupied(
+                                    Set.of(place),
+                                    Set.of(new Occupied.Use(
+                                            place,
+                                            method.isByBelt()
+                                                    ? Occupied.Kind.BELT
+                                                    : Occupied.Kind.INNER_ANCHOR)))));
                 }
             }
         }

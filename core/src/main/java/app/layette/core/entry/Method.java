@@ -1,6 +1,8 @@
 package app.layette.core.entry;
 
 import app.layette.core.seat.SeatKind;
+import app.layette.core.vehicle.PositionId;
+import java.util.Set;
 
 /** Ways to fix a restraint in a car. */
 public enum Method {
@@ -51,6 +53,11 @@ public enum Method {
     /** Whether the seat belt holds it. */
     public boolean isByBelt() {
         return byBelt;
+    }
+
+    /** The seating positions that a restraint takes (CAB-11): a lay-flat carrier lies across two. */
+    public Set<PositionId> takes(PositionId place) {
+        return this == LAY_FLAT ? Set.of(place, place.besides()) : Set.of(place);
     }
 
     /** Whether a base is fixed and a carrier set on it. */

@@ -2,6 +2,8 @@ package app.layette.core.entry;
 
 import app.layette.core.entry.FittingRecord.Unit;
 import app.layette.core.evidence.Speaker;
+import app.layette.core.measure.Length;
+import app.layette.core.seat.SeatSheet;
 import app.layette.core.vehicle.PositionId;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -13,32 +15,41 @@ import java.util.stream.Collectors;
 /** The other actual seats of a fitting: twins, or a sibling in the same car. */
 public final class Neighbours {
     private final List<Unit> others;
-    private final Map<String, PositionId> places;
+    private final Map<String, Fact.Placed> places;
+    private final Map<String, Length> widths;
 
-    private Neighbours(List<Unit> others, Map<String, PositionId> places) {
+    private Neighbours(List<Unit> others, Map<String, Fact.Placed> places, Map<String, Length> widths) {
         this.others = others;
         this.places = places;
+        this.widths = widths;
     }
 
-    static Neighbours of(FittingRecord record, Unit unit, List<Entry> effective) {
+    static Neighbours of(FittingRecord record, Unit unit, Sheets sheets, List<Entry> effective) {
         List<Unit> others = record.units().stream()
                 .filter(each -> !each.id().equals(unit.id()))
                 .toList();
-        Map<String, PositionId> places = new LinkedHashMap<>();
+        Map<String, Fact.Placed> places = new LinkedHashMap<>();
+        Map<String, Length> widths = new LinkedHashMap<>();
         if (others.isEmpty()) {
-            return new Neighbours(others, places);
+            return new Neighbours(others, places, widths);
         }
         Set<String> ids = others.stream().map(Unit::id).collect(Collectors.toSet());
         for (Entry entry : effective) {
             if (entry.fact() instanceof Fact.Placed placed && ids.contains(placed.of())) {
-                places.put(placed.of(), placed.position());
+                places.put(placed.of(), placed);
             }
             // What was not fitted stands in no car.
             if (entry.fact() instanceof Fact.Ended ended && ended.ending() == Fact.Ending.NOT_FITTED) {
                 places.remove(ended.of());
             }
         }
-        return new Neighbours(others, places);
+        // Of several versions of a sheet the widest counts: which one the other seat took is its own affair.
+        for (SeatSheet sheet : sheets.seats()) {
+            sheet.shell()
+                    .width()
+                    .ifPresent(width -> widths.merge(sheet.sheet().id(), width, (a, b) -> a.isMoreThan(b) ? a : b));
+        }
+        return new Neighbours(others, places, widths);
     }
 
     /** What is so for every seat in the car: the car itself, the ground under it, the front seat, its papers. */
@@ -61,12 +72,23 @@ public final class Neighbours {
         return others;
     }
 
-    /** The other unit at a seating position; empty where it is free. */
-    public Optional<Unit> at(PositionId place) {
+    /** Where the others are, and how each is fixed; one that has no place yet, or was not fitted, is not among them. */
+    public List<Standing> standing() {
         return others.stream()
-                .filter(each -> place.equals(places.get(each.id())))
-                .findFirst();
+                .filter(each -> places.containsKey(each.id()))
+                .map(each -> new Standing(
+                        places.get(each.id()).position(),
+                        places.get(each.id()).method(),
+                        Optional.ofNullable(widths.get(each.sheet()))))
+                .toList();
     }
+
+    /**
+     * Another restraint of the fitting where it stands.
+     *
+     * @param width of its shell; empty where no sheet has it
+     */
+    public record Standing(PositionId place, Method method, Optional<Length> width) {}
 
     /** Whether another unit is for this rider too: a child sits in one seat. */
     public boolean isFor(String rider) {

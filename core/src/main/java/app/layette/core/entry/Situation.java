@@ -84,7 +84,7 @@ public final class Situation {
                 .filter(entry -> asBefore || !isOfEarlierFitting(entry, brought))
                 .toList());
         this.alone = alone;
-        this.neighbours = Neighbours.of(record, unit, Replay.effective(counting));
+        this.neighbours = Neighbours.of(record, unit, sheets, Replay.effective(counting));
         this.changes = Changes.in(facts.entries(), ofThisUnit(counting, unit, known, others), neighbours.sheets(unit));
         this.sheets = AdoptedSheets.of(sheets, unit.sheet(), facts.entries());
         this.carInstead = Optional.empty();

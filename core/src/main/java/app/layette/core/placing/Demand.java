@@ -1,11 +1,11 @@
 package app.layette.core.placing;
 
+import app.layette.core.cabin.Occupied;
 import app.layette.core.entry.Method;
 import app.layette.core.measure.Length;
 import app.layette.core.vehicle.PositionId;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * Somebody who needs a place: a child in a restraint, or a person on the vehicle seat.
@@ -24,13 +24,7 @@ public record Demand(String name, List<Way> ways, Optional<Length> width) {
      *
      * @param place where
      * @param method how a restraint is fixed; empty for a person
-     * @param takes every place that is taken by it
-     * @param uses belts, buckles and anchors that nobody else can use with it
+     * @param occupied what nobody else can have with it
      */
-    public record Way(PositionId place, Optional<Method> method, Set<PositionId> takes, Set<String> uses) {
-        public Way {
-            takes = Set.copyOf(takes);
-            uses = Set.copyOf(uses);
-        }
-    }
+    public record Way(PositionId place, Optional<Method> method, Occupied occupied) {}
 }

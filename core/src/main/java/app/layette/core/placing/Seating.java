@@ -1,5 +1,7 @@
 package app.layette.core.placing;
 
+import app.layette.core.cabin.Occupied;
+import app.layette.core.cabin.Occupied.Use;
 import app.layette.core.measure.Length;
 import app.layette.core.vehicle.PositionId;
 import java.util.ArrayList;
@@ -96,16 +98,14 @@ public final class Seating {
 
     private static Optional<Clash> clash(
             Demand a, Demand.Way one, Demand b, Demand.Way two, Map<Integer, Length> rowWidths) {
-        Optional<PositionId> place =
-                one.takes().stream().filter(two.takes()::contains).findFirst();
+        Optional<PositionId> place = one.occupied().placeOf(two.occupied());
         if (place.isPresent()) {
             return place.map(each -> Clash.at(Clash.Kind.PLACE, each));
         }
-        Optional<String> shared =
-                one.uses().stream().filter(two.uses()::contains).findFirst();
+        Optional<Use> shared = one.occupied().useOf(two.occupied());
         if (shared.isPresent()) {
-            Clash.Kind kind = shared.get().endsWith("belt") ? Clash.Kind.BELT : Clash.Kind.ANCHOR;
-            return shared.map(use -> Clash.at(kind, PositionId.parse(use.substring(0, use.indexOf(' ')))));
+            Clash.Kind kind = shared.get().kind() == Occupied.Kind.BELT ? Clash.Kind.BELT : Clash.Kind.ANCHOR;
+            return shared.map(use -> Clash.at(kind, use.place()));
         }
         boolean sameRow = one.place().row() == two.place().row();
         return Optional.ofNullable(rowWidths.get(one.place().row()))
@@ -141,7 +141,7 @@ public final class Seating {
     }
 
     private void place(
-            List<Demand.Way> chosen, Set<PositionId> taken, Set<String> used, Map<Integer, Double> widths, int cost) {
+            List<Demand.Way> chosen, Set<PositionId> taken, Set<Use> used, Map<Integer, Double> widths, int cost) {
         boolean cannotLead = best.size() == BEST && cost >= best.get(BEST - 1).cost();
         if (cannotLead) {
             return;
@@ -153,18 +153,18 @@ public final class Seating {
         Demand demand = demands.get(chosen.size());
         for (int i = 0; i < demand.ways().size(); i++) {
             Demand.Way way = demand.ways().get(i);
-            if (way.takes().stream().noneMatch(taken::contains)
-                    && way.uses().stream().noneMatch(used::contains)
+            if (way.occupied().takes().stream().noneMatch(taken::contains)
+                    && way.occupied().uses().stream().noneMatch(used::contains)
                     && fits(demand, way, widths)) {
                 chosen.add(way);
-                taken.addAll(way.takes());
-                used.addAll(way.uses());
+                taken.addAll(way.occupied().takes());
+                used.addAll(way.occupied().uses());
                 double before = widths.getOrDefault(way.place().row(), 0.0);
                 widths.put(way.place().row(), before + widthOf(demand));
                 place(chosen, taken, used, widths, cost + i);
                 widths.put(way.place().row(), before);
-                used.removeAll(way.uses());
-                taken.removeAll(way.takes());
+                used.removeAll(way.occupied().uses());
+                taken.removeAll(way.occupied().takes());
                 chosen.remove(chosen.size() - 1);
             }
         }

@@ -10,12 +10,17 @@ import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.FittingRecord.Unit;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.UnusableEntriesException;
+import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
+import app.layette.core.evidence.Source;
+import app.layette.core.finding.Finding;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.gate.ConclusionState.State;
+import app.layette.core.measure.Length;
 import app.layette.core.placing.CabinAnswers;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.vehicle.PositionId;
+import app.layette.core.vehicle.SeatingPosition.OwnAnchors;
 import app.layette.core.vehicle.Side;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.RecordComponent;
@@ -23,10 +28,13 @@ import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Two actual seats in one fitting (contract, section 4): each is judged for itself, the car is of both. */
 class TwinsTest {
     private static final PositionId OTHER_SIDE = new PositionId(2, Side.LEFT);
+    private static final Source SOURCE = new Source("manual", "1", null);
 
     private FittingBuilder fitting;
 
@@ -97,6 +105,49 @@ class TwinsTest {
         fitting.add(new Fact.Placed("u2", fitting.car.place, Method.BASE_FLEXIBLE_ANCHORS));
         assertThat(state("u1", Conclusion.WHOLE_FITTING)).isEqualTo(State.FAILED);
         assertThat(state("u2", Conclusion.WHOLE_FITTING)).isEqualTo(State.FAILED);
+    }
+
+    /**
+     * OUT-4, CAB-13: nobody stands in the other's place, needs its belt or its anchors; the middle has no anchors of its
+     * own, its buckle stands towards the right, and a shell of 480 mm is wider than a place of 450 mm.
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "2-RIGHT, BASE_FLEXIBLE_ANCHORS, 440, 2-LEFT, BASE_FLEXIBLE_ANCHORS, eachItsOwn",
+        "2-RIGHT, BASE_FLEXIBLE_ANCHORS, 440, 2-RIGHT, BASE_BELT, placeTaken",
+        "2-MIDDLE, BASE_BELT, 440, 2-RIGHT, LAY_FLAT, placeTaken",
+        "2-LEFT, BASE_BELT, 440, 2-MIDDLE, LAY_FLAT, placeTaken",
+        "2-LEFT, BASE_BELT, 440, 2-RIGHT, LAY_FLAT, eachItsOwn",
+        "2-MIDDLE, BASE_FLEXIBLE_ANCHORS, 440, 2-RIGHT, BASE_FLEXIBLE_ANCHORS, anchorTaken",
+        "2-MIDDLE, BASE_FLEXIBLE_ANCHORS, 440, 2-LEFT, BASE_RIGID_LEG, anchorTaken",
+        "2-MIDDLE, BASE_BELT, 440, 2-RIGHT, BASE_FLEXIBLE_ANCHORS, eachItsOwn",
+        "2-MIDDLE, BASE_FLEXIBLE_ANCHORS, 440, 2-RIGHT, BASE_BELT, eachItsOwn",
+        "2-MIDDLE, BASE_BELT, 480, 2-RIGHT, BASE_FLEXIBLE_ANCHORS, beltTaken",
+        "2-MIDDLE, BASE_BELT, 480, 2-LEFT, BASE_FLEXIBLE_ANCHORS, eachItsOwn"
+    })
+    void noneTakesWhatTheOtherNeeds(
+            String place, Method method, double shell, String otherPlace, Method otherMethod, String expected) {
+        fitting.car.width = Evidence.stated(Length.ofMillimetres(450), SOURCE);
+        fitting.car.buckleSide = Evidence.stated(Side.RIGHT, SOURCE);
+        fitting.car.more.clear();
+        fitting.car.more.add(fitting.car.another(OTHER_SIDE));
+        Evidence<OwnAnchors> pair = fitting.car.anchors;
+        fitting.car.anchors = Evidence.stated(OwnAnchors.NONE, SOURCE);
+        fitting.car.more.add(fitting.car.another(new PositionId(2, Side.MIDDLE)));
+        fitting.car.anchors = pair;
+        fitting.seat.width = Evidence.stated(Length.ofMillimetres(shell), SOURCE);
+        fitting.add(new Fact.Placed("u1", PositionId.parse(place), method));
+        fitting.add(new Fact.Placed("u2", PositionId.parse(otherPlace), otherMethod));
+        for (String unit : List.of("u1", "u2")) {
+            assertThat(plan(unit)
+                            .gate()
+                            .state(Conclusion.WHOLE_FITTING)
+                            .orElseThrow()
+                            .findings())
+                    .as(unit)
+                    .extracting(Finding::reason)
+                    .containsExactly(expected);
+        }
     }
 
     @Test

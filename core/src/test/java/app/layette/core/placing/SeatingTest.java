@@ -4,6 +4,8 @@ import static app.layette.core.fixture.SeatSheetBuilder.mm;
 import static app.layette.core.fixture.SeatSheetBuilder.stated;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.layette.core.cabin.Occupied;
+import app.layette.core.cabin.Occupied.Use;
 import app.layette.core.entry.Method;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.PermissionKey;
@@ -36,7 +38,11 @@ class SeatingTest {
     }
 
     private static Way at(PositionId place) {
-        return new Way(place, Optional.empty(), Set.of(place), Set.of(place + " belt"));
+        return new Way(place, Optional.empty(), Occupied.byPerson(place));
+    }
+
+    private static Way using(PositionId place, Use use) {
+        return new Way(place, Optional.empty(), new Occupied(Set.of(place), Set.of(use)));
     }
 
     @Test
@@ -77,9 +83,10 @@ class SeatingTest {
     /** Where it fails is what the two would share: a buckle, an anchor, the width of a row. */
     @Test
     void whatTwoWouldShareIsNamed() {
-        Way right = new Way(RIGHT, Optional.empty(), Set.of(RIGHT), Set.of(MIDDLE + " belt"));
-        Way left = new Way(LEFT, Optional.empty(), Set.of(LEFT), Set.of(LEFT + " inner anchor"));
-        Way borrowed = new Way(MIDDLE, Optional.empty(), Set.of(MIDDLE), Set.of(LEFT + " inner anchor"));
+        Use inner = new Use(LEFT, Occupied.Kind.INNER_ANCHOR);
+        Way right = using(RIGHT, new Use(MIDDLE, Occupied.Kind.BELT));
+        Way left = using(LEFT, inner);
+        Way borrowed = using(MIDDLE, inner);
         assertThat(Seating.solve(List.of(demand("one", 0, right), demand("two", 0, at(MIDDLE))), Map.of())
                         .clashes())
                 .containsExactly(new Clash(Clash.Kind.BELT, 2, Optional.of(MIDDLE)));
@@ -119,7 +126,8 @@ class SeatingTest {
                 .filter(way -> way.place().equals(RIGHT))
                 .findFirst()
                 .orElseThrow();
-        assertThat(outboard.uses().contains(MIDDLE + " belt")).isEqualTo(covers);
+        assertThat(outboard.occupied().uses().contains(new Use(MIDDLE, Occupied.Kind.BELT)))
+                .isEqualTo(covers);
     }
 
     @Test
@@ -136,17 +144,19 @@ class SeatingTest {
         VehicleSheet car = fitting.car.build();
         CabinAnswers answers = CabinAnswers.of(fitting.plan().situation().asIfIn(car));
         Demand child = Demands.child("child", fitting.seat.build(), answers, car);
-        Set<String> middle = child.ways().stream()
+        Set<Use> middle = child.ways().stream()
                 .filter(way ->
                         way.place().equals(MIDDLE) && way.method().equals(Optional.of(Method.BASE_FLEXIBLE_ANCHORS)))
                 .findFirst()
                 .orElseThrow()
+                .occupied()
                 .uses();
-        Set<String> right = child.ways().stream()
+        Set<Use> right = child.ways().stream()
                 .filter(way ->
                         way.place().equals(RIGHT) && way.method().equals(Optional.of(Method.BASE_FLEXIBLE_ANCHORS)))
                 .findFirst()
                 .orElseThrow()
+                .occupied()
                 .uses();
         assertThat(middle).containsAnyElementsOf(right);
     }
@@ -158,8 +168,8 @@ class SeatingTest {
         Demand flat = Demands.child(
                 "flat", fitting.seat.build(), CabinAnswers.of(fitting.plan().situation()), car);
         assertThat(flat.ways()).isNotEmpty().allSatisfy(way -> {
-            assertThat(way.takes()).hasSize(2);
-            assertThat(way.uses()).hasSize(2);
+            assertThat(way.occupied().takes()).hasSize(2);
+            assertThat(way.occupied().uses()).hasSize(2);
         });
         Demand person = Demands.person("adult", car);
         Seating.Result result = Seating.solve(List.of(flat, person), Map.of());

@@ -218,7 +218,8 @@ public final class CabinView {
     /** The other seats of this fitting stand where they are. */
     private void neighbours() {
         for (SeatingPosition position : car.positions()) {
-            boolean taken = situation.neighbours().at(position.id()).isPresent();
+            boolean taken = situation.neighbours().standing().stream()
+                    .anyMatch(each -> each.method().takes(each.place()).contains(position.id()));
             Optional<PlaceAnswer> any = answers.at(position.id()).stream().findFirst();
             if (taken && any.isPresent() && seat.isPresent()) {
                 Restraint there = plan.restraint(any.get(), seat.get());
