@@ -141,6 +141,11 @@ class FittingRow {
         return new FittingRecord.Unit(record.unit, record.rider, record.seatSheet);
     }
 
+    /** What seat and child of this fitting are called in its entries. */
+    FittingRecord.Unit ownUnit() {
+        return new FittingRecord.Unit(unit, rider, seatSheet);
+    }
+
     String unit() {
         return unit;
     }

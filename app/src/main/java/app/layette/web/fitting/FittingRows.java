@@ -38,7 +38,7 @@ interface FittingRows extends JpaRepository<FittingRow, UUID> {
     @Query("select f from FittingRow f where f.id = :id and f.pointId = :point")
     Optional<FittingRow> lock(UUID id, UUID point);
 
-    /** All seats of a fitting, the first one first. */
+    /** All seats of a fitting, in the order of what they are called in its entries. */
     @Query(
             "select f from FittingRow f join fetch f.family join fetch f.record where f.record.id = :record order by f.unit")
     List<FittingRow> together(UUID record);

@@ -47,6 +47,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -226,14 +227,12 @@ public class Fittings {
         FittingRow first = beside.row().id().equals(beside.row().recordId())
                 ? beside.row()
                 : fittings.find(beside.row().recordId(), pointId).orElseThrow(NoSuchFittingException::new);
-        int number = beside.plan().situation().neighbours().units().size() + 2;
-        if (number > MOST_UNITS) {
+        Situation now = beside.plan().situation();
+        if (now.neighbours().units().size() + 2 > MOST_UNITS) {
             throw RefusedEntryException.because("TOO_MANY_UNITS");
         }
-        Fact.UnitJoined joined =
-                new Fact.UnitJoined("u" + number, "r" + number, join.seat().id());
+        Fact.UnitJoined joined = joined(first, join);
         List<EntryDraft> drafts = new ArrayList<>();
-        Situation now = beside.plan().situation();
         drafts.add(EntryDraft.now(How.MEASURED, now.lastSeq(), joined));
         boolean adopted = now.everything().stream()
                 .anyMatch(entry -> entry.fact() instanceof Fact.SheetAdopted sheet
@@ -276,6 +275,32 @@ public class Fittings {
         events.publishEvent(new FittingChanged(row.id(), pointId, all.get(all.size() - 1), plan));
         refreshBeside(row, beside.point(), plan);
         return row.id();
+    }
+
+    /**
+     * What the child and its seat are called in the entries: as at an earlier fitting of the same child, else by a number
+     * that nobody in this family has had. A child that came back may have brought any number with it.
+     */
+    private Fact.UnitJoined joined(FittingRow first, Join join) {
+        Set<String> here =
+                fittings.together(first.id()).stream().map(FittingRow::unit).collect(Collectors.toSet());
+        List<FittingRow> theirs = fittings.of(first.family(), Limit.unlimited());
+        Unit unit = theirs.stream()
+                .filter(row -> row.childName().equalsIgnoreCase(join.childName().strip()))
+                .map(FittingRow::ownUnit)
+                .filter(each -> !here.contains(each.id()))
+                .findFirst()
+                .orElseGet(() -> unused(theirs));
+        return new Fact.UnitJoined(unit.id(), unit.rider(), join.seat().id());
+    }
+
+    private static Unit unused(List<FittingRow> theirs) {
+        Set<String> had = theirs.stream().map(FittingRow::unit).collect(Collectors.toSet());
+        int number = 2;
+        while (had.contains("u" + number)) {
+            number++;
+        }
+        return new Unit("u" + number, "r" + number, "");
     }
 
     private static void checkName(String name) {

@@ -7,8 +7,10 @@ import app.layette.core.entry.Act;
 import app.layette.core.entry.Author;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
+import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.How;
 import app.layette.core.evidence.SheetVersion;
+import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
@@ -188,6 +190,25 @@ class FittingsDatabaseTest extends DatabaseTest {
         assertThat(fittings.clearedBefore(point, reference, Optional.empty(), MARIT))
                 .as("the latest is one of Bela alone; it was never cleared")
                 .isEmpty();
+    }
+
+    /** The second twin came back first: who joins then is called as before, or as nobody was. */
+    @ParameterizedTest
+    @CsvSource({"Ada, u1, r1", "ada, u1, r1", "Carl, u3, r3"})
+    void whoJoinsATwinThatCameBackIsNotTakenForIt(String name, String unit, String rider) {
+        SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
+        UUID twin = fittings.join(fitting, new Fittings.Join(UUID.randomUUID(), "Bela", seat, true), point, MARIT);
+        fittings.append(twin, draft(new Fact.Weighed("r2", Mass.ofGrams(2600))), point, MARIT);
+        String reference = fittings.planned(fitting, point).reference();
+        UUID back = fittings.begin(
+                new Fittings.Begin(UUID.randomUUID(), reference, "Bela", seat, List.of(), true), point, MARIT);
+        UUID other = fittings.join(back, new Fittings.Join(UUID.randomUUID(), name, seat, false), point, MARIT);
+        FittingPlan joined = fittings.planned(other, point).plan();
+        assertThat(joined.situation().unit()).isEqualTo(new FittingRecord.Unit(unit, rider, "wrenfold-thimble"));
+        assertThat(joined.situation().weight()).isEmpty();
+        assertThat(fittings.planned(back, point).plan().situation().neighbours().units())
+                .extracting(FittingRecord.Unit::id)
+                .containsExactly(unit);
     }
 
     @ParameterizedTest

@@ -204,12 +204,18 @@ public final class Situation {
      * @throws UnusableEntriesException when the entries contradict each other or there is no such unit
      */
     public static Situation of(Practice practice, Sheets sheets, FittingRecord record, String unit, LocalDate today) {
-        Unit meant = record.units().stream()
-                .filter(each -> each.id().equals(unit))
-                .findFirst()
-                .orElseThrow(() -> new UnusableEntriesException("The fitting has no unit " + unit + "; allowed "
-                        + record.units().stream().map(Unit::id).collect(Collectors.joining(", "))));
-        return new Situation(practice, sheets, record, meant, true, today);
+        List<Unit> meant =
+                record.units().stream().filter(each -> each.id().equals(unit)).toList();
+        if (meant.isEmpty()) {
+            throw new UnusableEntriesException("The fitting has no unit " + unit + "; allowed "
+                    + record.units().stream().map(Unit::id).collect(Collectors.joining(", ")));
+        }
+        if (meant.size() > 1) {
+            // What was seen on the one would count for the other.
+            throw new UnusableEntriesException("The fitting has the unit " + unit + " " + meant.size()
+                    + " times; allowed is a name of its own for each");
+        }
+        return new Situation(practice, sheets, record, meant.get(0), true, today);
     }
 
     public Practice practice() {

@@ -205,4 +205,12 @@ class TwinsTest {
                 .hasMessageContaining("u3")
                 .hasMessageContaining("u1, u2");
     }
+
+    @Test
+    void twoUnitsOfOneNameAreNotTakenForEachOther() {
+        fitting.add(new Fact.UnitJoined("u2", "r3", "test-seat"));
+        assertThatThrownBy(() -> plan("u2"))
+                .isInstanceOf(UnusableEntriesException.class)
+                .hasMessageContaining("u2 2 times");
+    }
 }
