@@ -3,6 +3,7 @@ package app.layette.web.workbench;
 import app.layette.core.drawing.HarnessView;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.How;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.run.Ask;
@@ -161,13 +162,10 @@ class HandsController {
         EntryForm form = new EntryForm(fields, viewing.clock());
         String unit = fittings.unit(id, user.pointId());
         List<EntryDraft> drafts = new ArrayList<>();
-        for (String name : sent.getOrDefault("act", List.of())) {
-            Arrays.stream(Act.values())
-                    .filter(act -> act.name().equals(name))
-                    .findFirst()
-                    .ifPresent(act -> drafts.add(form.markOfLook(name, new Fact.Acted(unit, act), How.MEASURED)));
-        }
         try {
+            for (String name : sent.getOrDefault("act", List.of())) {
+                drafts.add(form.markOfLook(name, new Fact.Acted(unit, act(name)), How.MEASURED));
+            }
             if (!drafts.isEmpty()) {
                 fittings.appendTogether(id, drafts, user.pointId(), user.author());
             }
@@ -176,6 +174,14 @@ class HandsController {
             return "redirect:/fittings/" + id + "/hands?step=" + stepOf(fields);
         }
         return "redirect:/fittings/" + id;
+    }
+
+    private static Act act(String name) {
+        return Arrays.stream(Act.values())
+                .filter(act -> act.name().equals(name))
+                .findFirst()
+                .orElseThrow(() -> RefusedEntryException.fields(List.of(FieldProblem.notAmong(
+                        "act", name, Arrays.stream(Act.values()).map(Enum::name).toList()))));
     }
 
     private static String stepOf(Map<String, String> fields) {

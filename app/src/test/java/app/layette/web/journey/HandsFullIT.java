@@ -81,6 +81,21 @@ class HandsFullIT {
     }
 
     @Test
+    void anActThatThereIsNotIsNamedAndNothingIsEntered() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").click("text=Tamsin");
+            String fitting = desk.page().url().replaceAll(".*/fittings/([0-9a-f-]*).*", "/fittings/$1");
+            desk.open(fitting + "/hands?run=cover");
+            desk.page().waitForSelector(".one-at-a-time");
+            desk.page()
+                    .evaluate("() => { const act = document.querySelector('main form [name=act]');"
+                            + " act.value = 'EXPLODED'; HTMLFormElement.prototype.submit.call(act.form); }");
+            desk.page().waitForSelector("main .refused");
+            assertThat(desk.page().textContent("main .refused")).contains("EXPLODED");
+        }
+    }
+
+    @Test
     void onAPhoneATapAnywhereGoesOn() {
         try (Desk desk = Desk.withFinger(app.address(), 390, 844)) {
             desk.signIn("marit").click("text=Linnea");
