@@ -3,7 +3,14 @@
 const SHELL = "layette-shell-1";
 const PAGES = "layette-pages-1";
 
-self.addEventListener("install", () => self.skipWaiting());
+// Shown where there is no signal and the page itself was never seen here, with all that it is drawn with.
+const OFFLINE = "/offline";
+const OF_OFFLINE = [OFFLINE, "/css/layette.css", "/css/ghost/cut.svg", "/webjars/bootstrap/dist/css/bootstrap.min.css"];
+
+self.addEventListener("install", (event) => {
+  self.skipWaiting();
+  event.waitUntil(caches.open(SHELL).then((cache) => cache.addAll(OF_OFFLINE)));
+});
 self.addEventListener("activate", (event) => event.waitUntil(self.clients.claim()));
 
 const isShell = (url) => /^\/(css|js|fonts|webjars)\//.test(url.pathname) || url.pathname === "/favicon.svg";
@@ -46,6 +53,11 @@ const networkFirst = async (request, name) => {
   }
 };
 
+const noConnection = async (request) => {
+  const kept = request.mode === "navigate" ? await caches.match(OFFLINE) : undefined;
+  return kept ?? Response.error();
+};
+
 self.addEventListener("fetch", (event) => {
   const url = new URL(event.request.url);
   if (event.request.method !== "GET" || url.origin !== self.location.origin) {
@@ -54,7 +66,9 @@ self.addEventListener("fetch", (event) => {
   if (isShell(url)) {
     event.respondWith(networkFirst(event.request, SHELL));
   } else if (isPage(event.request, url)) {
-    event.respondWith(networkFirst(event.request, PAGES));
+    event.respondWith(networkFirst(event.request, PAGES).catch(() => noConnection(event.request)));
+  } else if (event.request.mode === "navigate") {
+    event.respondWith(fetch(event.request).catch(() => noConnection(event.request)));
   }
 });
 

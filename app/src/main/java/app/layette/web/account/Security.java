@@ -79,6 +79,7 @@ public class Security {
                                 "/favicon.svg",
                                 "/manifest.webmanifest",
                                 "/sw.js",
+                                "/offline",
                                 "/rules",
                                 "/rules/*",
                                 "/r/*",

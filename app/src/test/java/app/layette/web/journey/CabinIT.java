@@ -225,33 +225,6 @@ class CabinIT {
     }
 
     @Test
-    void twinsAndTwoPeopleAreSeatedInASevenSeater() {
-        try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.signIn("marit").click("text=Ida");
-            desk.step("Place and method");
-            desk.click("text=Several riders in this car");
-            desk.page().waitForURL("**/riders");
-            desk.page().check(".tiles label:has-text('Otto') input");
-            desk.page().selectOption("[name=people]", "2");
-            desk.click("text=Seat them");
-            desk.page().waitForSelector(".arranged svg");
-            assertThat(desk.page().locator(".arranged").count()).isEqualTo(3);
-            assertThat(desk.page().textContent(".arranged >> nth=0"))
-                    .contains("Ida", "Otto", "Person 1", "Person 2", "Second row, middle", "first choice");
-            desk.isAccessible("several riders");
-            desk.page().selectOption("[name=people]", "6");
-            desk.click("text=Seat them");
-            assertThat(desk.page().textContent(".refused")).contains("There is no arrangement", "Person 5");
-            desk.page().selectOption("[name=people]", "1");
-            desk.click("text=Seat them");
-            desk.click(".arranged >> nth=0 >> text=Choose this for Ida");
-            desk.page().waitForSelector("#now-title");
-            assertThat(desk.page().textContent("#head")).contains("Second row");
-            desk.isQuiet();
-        }
-    }
-
-    @Test
     void aChangeOfMethodHalfWayKeepsWhatStillHolds() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
             desk.signIn("marit").click("text=Tamsin");

@@ -1,7 +1,6 @@
 package app.layette.web.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.layette.web.support.Desk;
 import app.layette.web.support.RunningApp;
@@ -170,7 +169,12 @@ class ConnectionIT {
             desk.offline(false);
             age(desk);
             desk.offline(true);
-            assertThatThrownBy(() -> desk.open(fitting)).isInstanceOf(PlaywrightException.class);
+            desk.open(fitting);
+            assertThat(desk.page().textContent("main"))
+                    .contains("No connection")
+                    .doesNotContain("Bramwell");
+            assertThat(desk.page().locator(".ghost-cut").count()).isEqualTo(1);
+            desk.isAccessible("no connection");
             desk.forgive();
         }
     }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.web.support.Desk;
 import app.layette.web.support.RunningApp;
+import com.microsoft.playwright.options.ColorScheme;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -46,38 +47,61 @@ class LabelsIT {
                   }
                 }
               }
+              // Words of the page: what a box cuts off, unless it can be scrolled to.
+              for (const each of document.querySelectorAll("body *")) {
+                const style = getComputedStyle(each);
+                const cuts = ["hidden", "clip"].includes(style.overflowX) && style.clip === "auto" && each.clientWidth > 4;
+                if (cuts && each.scrollWidth > each.clientWidth + 3 && each.innerText?.trim() && each.tagName !== "svg") {
+                  bad.push(`cut by its box: ${each.innerText.trim().slice(0, 60)}`);
+                }
+              }
               return bad;
             }""";
+
+    /** What the browser's setting of a larger letter does: everything in letters grows, the window does not. */
+    private static final String LETTERS = "percent => { document.documentElement.style.fontSize = percent + '%'; }";
+
+    private static final int WHOLE = 100;
 
     @RegisterExtension
     static final RunningApp app = RunningApp.shared();
 
-    private static void look(Desk desk, String what, List<String> bad) {
+    private static void look(Desk desk, int letters, String what, List<String> bad) {
         desk.page().waitForLoadState();
+        if (letters != WHOLE) {
+            desk.page().evaluate(LETTERS, letters);
+        }
         desk.page().waitForTimeout(60);
         ((List<?>) desk.page().evaluate(MEASURE)).forEach(each -> bad.add(what + ": " + each));
         desk.fitsItsWidth(what);
     }
 
     @ParameterizedTest
-    @CsvSource({"1280, 800", "820, 1180", "390, 844", "320, 700"})
-    void areReadWhole(int width, int height) {
+    @CsvSource({
+        "1280, 800, 100, LIGHT",
+        "820, 1180, 100, DARK",
+        "390, 844, 100, LIGHT",
+        "320, 700, 100, LIGHT",
+        "1280, 800, 200, DARK",
+        "390, 844, 200, LIGHT"
+    })
+    void areReadWhole(int width, int height, int letters, ColorScheme scheme) {
         List<String> bad = new ArrayList<>();
-        try (Desk desk = new Desk(app.address(), width, height)) {
+        try (Desk desk = new Desk(app.address(), width, height, scheme)) {
             desk.signIn("marit");
             for (String child :
                     new String[] {"Tamsin", "Bramwell", "Linnea", "Juniper", "Rowan", "Bastian", "Isolde"}) {
                 desk.open("/?find=" + child).click("tbody a");
                 String fitting = desk.page().url().replaceAll(".*/fittings/([0-9a-f-]*).*", "/fittings/$1");
                 for (String view : new String[] {"side", "cabin", "harness", "belt", "timeline"}) {
-                    look(desk.open(fitting + "?step=PLACE&view=" + view), child + " " + view, bad);
+                    look(desk.open(fitting + "?step=PLACE&view=" + view), letters, child + " " + view, bad);
                 }
                 for (String page : new String[] {"/restraints", "/riders", "/as-found?area=HARNESS", "/rethread"}) {
-                    look(desk.open(fitting + page), child + " " + page, bad);
+                    look(desk.open(fitting + page), letters, child + " " + page, bad);
                 }
             }
-            look(desk.open("/quick?family=W-1041&shows=AMERICAN"), "quick", bad);
-            look(desk.open("/fittings/new"), "new", bad);
+            look(desk.open("/quick?family=W-1041&shows=AMERICAN"), letters, "quick", bad);
+            look(desk.open("/fittings/new"), letters, "new", bad);
             desk.isQuiet();
         }
         assertThat(bad).isEmpty();

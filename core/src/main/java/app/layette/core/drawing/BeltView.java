@@ -14,24 +14,52 @@ import app.layette.core.seat.SeatSheet;
 import app.layette.core.vehicle.Belt;
 import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.Side;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
 
 /**
- * The belt round a carrier without its base, from the front and from above, its stretches numbered in the order in which
- * hands lay them, each with its length; and whether it reaches. Not to scale along the belt: the numbers count.
+ * The belt round a carrier without its base, as it lies on the vehicle seat: seen from above the car's front, its
+ * stretches numbered in the order in which hands lay them, each with its length, lap and shoulder part told apart. Where
+ * the belt is too short, it ends before its buckle. The seat and the carrier are usual ones; the numbers count.
  */
 public final class BeltView {
     private static final double WIDTH = 1400;
-    private static final double HEIGHT = 960;
-    private static final double BELT = 17;
+    private static final double HEIGHT = 1080;
+    private static final double BELT = 30;
+    private static final double SCALE = 0.98;
+    private static final double MIDDLE = 690;
+    private static final double FLOOR = 400;
+    /** How much what is nearer to the eye is larger, a millimetre. */
+    private static final double NEARER = 0.00022;
+
+    private static final double HEIGHT_SEEN = 0.80;
+    private static final double DEPTH_SEEN = 0.55;
+    /** How far before the buckle a belt that is too short is drawn to end. */
+    private static final double SHORT = 0.42;
+
+    private static final Space PILLAR = new Space(345, -40, 650);
+    private static final Space LAP_ANCHOR = new Space(300, 0, 10);
+    private static final Space BUCKLE = new Space(-245, 40, 60);
+    private static final Space OUTER_GUIDE = new Space(214, 262, 336);
+    private static final Space INNER_GUIDE = new Space(-214, 262, 336);
 
     private final Sketch sketch = new Sketch();
     private final Situation situation;
     private final boolean european;
     private final boolean mirrored;
+    private final List<Reach> ways;
+
+    /** A point of the place: across (outwards), towards the car's front, up; millimetres. */
+    private record Space(double across, double ahead, double up) {
+        Space towards(Space other, double share) {
+            return new Space(
+                    across + share * (other.across - across),
+                    ahead + share * (other.ahead - ahead),
+                    up + share * (other.up - up));
+        }
+    }
 
     private BeltView(Situation situation) {
         this.situation = situation;
@@ -40,6 +68,9 @@ public final class BeltView {
                 .placed()
                 .filter(placed -> placed.value().position().side() == Side.LEFT)
                 .isPresent();
+        this.ways = Reach.of(belt(), route()).stream()
+                .filter(reach -> (reach.way() == Reach.Way.AMERICAN) != european)
+                .toList();
     }
 
     /** Draws the routing that was chosen; the American one while none is. */
@@ -48,8 +79,18 @@ public final class BeltView {
     }
 
     private Drawing draw() {
-        fromTheFront();
-        fromAbove();
+        seat();
+        if (!european) {
+            shoulderAlongTheBack();
+        }
+        carrier();
+        lap();
+        if (european) {
+            shoulderRoundTheShell();
+        }
+        ends();
+        lengths();
+        numbers();
         reaches();
         return new Drawing(
                 "belt",
@@ -62,106 +103,225 @@ public final class BeltView {
                 Map.of());
     }
 
-    /** The front panel, mirrored for a place at the car's left: the belt comes from the outside. */
-    private UnaryOperator<Point> front() {
-        return p -> mirrored ? new Point(700 - p.x(), p.y()) : p;
+    /** Seen from above the front; the belt comes from the outside, which is the other way round at the car's left. */
+    private Point seen(Space at) {
+        double nearer = SCALE * (1 + NEARER * at.ahead());
+        double across = (mirrored ? -at.across() : at.across()) * nearer;
+        return new Point(MIDDLE + across, FLOOR + nearer * (HEIGHT_SEEN * at.up() - DEPTH_SEEN * at.ahead()));
     }
 
-    private void fromTheFront() {
-        UnaryOperator<Point> at = front();
-        sketch.polygon(
+    private Point[] seen(Space... points) {
+        Point[] all = new Point[points.length];
+        for (int i = 0; i < points.length; i++) {
+            all[i] = seen(points[i]);
+        }
+        return all;
+    }
+
+    private static Space[] mirror(Space... half) {
+        Space[] all = new Space[half.length * 2];
+        for (int i = 0; i < half.length; i++) {
+            all[i] = half[i];
+            Space other = half[half.length - 1 - i];
+            all[half.length + i] = new Space(-other.across(), other.ahead(), other.up());
+        }
+        return all;
+    }
+
+    private void blob(Ink ink, Space... points) {
+        sketch.blob(ink, point -> point, seen(points));
+    }
+
+    private void seat() {
+        blob(
                 Ink.UPHOLSTERY,
-                at,
-                new Point(70, 250),
-                new Point(84, 800),
-                new Point(120, 850),
-                new Point(560, 850),
-                new Point(616, 800),
-                new Point(630, 250));
-        if (!european) {
-            stretch(Part.BELT_4, at, new Point(118, 262), new Point(250, 470), new Point(610, 830));
-        }
-        shellFromTheFront(at);
-        stretch(Part.BELT_1, at, new Point(606, 236), new Point(486, 352));
-        stretch(Part.BELT_1, at, new Point(486, 352), new Point(350, 372), new Point(214, 352));
-        if (european) {
-            stretch(
-                    Part.BELT_2,
-                    at,
-                    new Point(118, 262),
-                    new Point(196, 470),
-                    new Point(350, 520),
-                    new Point(504, 560),
-                    new Point(610, 830));
-        }
-        stretch(european ? Part.BELT_3 : Part.BELT_2, at, new Point(214, 352), new Point(118, 262));
-        ends(at);
-        letters(at);
-        numbers(at);
-        title(new Point(350, 184), "belt.fromTheFront");
+                mirror(
+                        new Space(120, -70, 660),
+                        new Space(270, -70, 630),
+                        new Space(300, -40, 330),
+                        new Space(310, 0, 0),
+                        new Space(160, 0, 0)));
+        blob(
+                Ink.FRONT_SEAT,
+                mirror(
+                        new Space(170, 6, 0),
+                        new Space(306, 10, 0),
+                        new Space(314, 250, 10),
+                        new Space(300, 470, 0),
+                        new Space(150, 500, -6)));
     }
 
-    private void shellFromTheFront(UnaryOperator<Point> at) {
-        sketch.blob(
+    private void carrier() {
+        blob(
                 Ink.SHELL,
-                at,
-                new Point(214, 300),
-                new Point(204, 430),
-                new Point(226, 600),
-                new Point(290, 700),
-                new Point(350, 716),
-                new Point(410, 700),
-                new Point(474, 600),
-                new Point(496, 430),
-                new Point(486, 300),
-                new Point(350, 262));
-        for (double x : new double[] {214, 486}) {
-            sketch.disc(Ink.HANDS, at.apply(new Point(x, 352)), 11);
-        }
+                mirror(
+                        new Space(120, 84, 300),
+                        new Space(214, 250, 320),
+                        new Space(218, 420, 330),
+                        new Space(190, 600, 200),
+                        new Space(120, 690, 100)));
+        blob(
+                Ink.PAD,
+                mirror(
+                        new Space(110, 78, 306),
+                        new Space(186, 130, 312),
+                        new Space(214, 262, 334),
+                        new Space(216, 420, 366),
+                        new Space(196, 580, 402),
+                        new Space(110, 706, 424)));
+        blob(
+                Ink.CLOTH,
+                mirror(
+                        new Space(46, 130, 300),
+                        new Space(92, 220, 310),
+                        new Space(104, 360, 330),
+                        new Space(60, 470, 350)));
+        sketch.disc(Ink.SKIN, seen(new Space(0, 560, 380)), 66 * SCALE);
     }
 
-    private void ends(UnaryOperator<Point> at) {
-        sketch.disc(Ink.MEASURED, at.apply(new Point(606, 236)), 8);
-        sketch.disc(Ink.MEASURED, at.apply(new Point(610, 830)), 8);
+    private void lap() {
+        stretch(Part.BELT_1, Ink.WEBBING, LAP_ANCHOR, new Space(262, 130, 170), OUTER_GUIDE);
+        stretch(
+                Part.BELT_1,
+                Ink.WEBBING,
+                OUTER_GUIDE,
+                new Space(110, 252, 376),
+                new Space(0, 248, 386),
+                new Space(-110, 252, 376),
+                INNER_GUIDE);
+        stretch(european ? Part.BELT_3 : Part.BELT_2, Ink.WEBBING, INNER_GUIDE, new Space(-240, 170, 210), plate());
+        for (Space guide : List.of(OUTER_GUIDE, INNER_GUIDE)) {
+            sketch.disc(Ink.HANDS, seen(guide), 15);
+        }
+        name("belt.lap", seen(new Space(0, 250, 392)).plus(new Point(0, 30)), Anchor.MIDDLE);
+    }
+
+    private void shoulderAlongTheBack() {
+        stretch(
+                Part.BELT_4,
+                Ink.SHOULDER,
+                plate(),
+                new Space(-170, -40, 270),
+                new Space(0, -60, 410),
+                new Space(190, -70, 560),
+                PILLAR);
+        name("belt.shoulder", seen(new Space(-20, -66, 470)), Anchor.END);
+    }
+
+    private void shoulderRoundTheShell() {
+        stretch(
+                Part.BELT_2,
+                Ink.SHOULDER,
+                plate(),
+                new Space(-256, 250, 200),
+                new Space(-250, 480, 240),
+                new Space(-176, 700, 250),
+                new Space(0, 780, 250),
+                new Space(176, 700, 250),
+                new Space(256, 480, 260),
+                new Space(304, 200, 420),
+                PILLAR);
+        name("belt.shoulder", seen(new Space(0, 780, 250)).plus(new Point(0, -52)), Anchor.MIDDLE);
+    }
+
+    /** Where the latch plate is: in the buckle, or as far as a belt goes that is too short every way. */
+    private Space plate() {
+        return isTooShort() ? BUCKLE.towards(INNER_GUIDE, SHORT) : BUCKLE;
+    }
+
+    private boolean isTooShort() {
+        return !ways.isEmpty() && ways.stream().allMatch(reach -> reach.answer() == Reach.Answer.TOO_SHORT);
+    }
+
+    private void ends() {
+        sketch.disc(Ink.MEASURED, seen(PILLAR), 13);
+        sketch.disc(Ink.MEASURED, seen(LAP_ANCHOR), 11);
+        Point buckle = seen(BUCKLE);
         sketch.polygon(
-                Ink.BUCKLE, at, new Point(94, 236), new Point(134, 252), new Point(124, 284), new Point(84, 268));
+                Ink.BUCKLE,
+                point -> buckle.plus(mirrored ? new Point(-point.x(), point.y()) : point),
+                new Point(-26, 20),
+                new Point(22, 26),
+                new Point(14, -44),
+                new Point(-34, -50));
+        if (isTooShort()) {
+            Point end = seen(plate());
+            sketch.polygon(
+                    Ink.BUCKLE,
+                    end::plus,
+                    new Point(-20, 12),
+                    new Point(20, 12),
+                    new Point(12, -24),
+                    new Point(-12, -24));
+            sketch.line(Ink.HANDS, end.plus(new Point(0, -26)), buckle.plus(new Point(0, 26)));
+            Reach nearest = ways.stream()
+                    .max(Comparator.comparingDouble(Reach::marginMm))
+                    .orElseThrow();
+            sketch.label(
+                    Ink.HANDS,
+                    aside(buckle, -58, 46),
+                    outwards(Anchor.END),
+                    Rank.MAIN,
+                    "belt.short",
+                    Map.of("margin", Argument.of(Length.ofMillimetres(Math.abs(nearest.marginMm())))));
+        }
+        name("belt.buckle", aside(buckle, -58, -36), outwards(Anchor.END));
+        name("belt.upperGuide", aside(seen(PILLAR), 30, -40), outwards(Anchor.START));
+        name("belt.headEnd", seen(new Space(0, 676, 400)), Anchor.MIDDLE);
     }
 
-    private void letters(UnaryOperator<Point> at) {
-        length("A", belt().anchorToGuide(), at.apply(new Point(640, 316)));
-        length("X", route().overShell(), at.apply(new Point(350, 398)));
-        length("B", belt().guideToPlate(), at.apply(new Point(92, 372)));
+    /** Beside a point, to the belt's inner (negative) or outer side. */
+    private Point aside(Point at, double across, double up) {
+        return at.plus(new Point(mirrored ? -across : across, up));
+    }
+
+    private Anchor outwards(Anchor anchor) {
+        if (!mirrored) {
+            return anchor;
+        }
+        return anchor == Anchor.END ? Anchor.START : Anchor.END;
+    }
+
+    private void lengths() {
+        length("A", belt().anchorToGuide(), aside(seen(new Space(262, 130, 170)), 34, 0), outwards(Anchor.START));
+        length("X", route().overShell(), seen(new Space(0, 330, 330)), Anchor.MIDDLE);
+        length("B", belt().guideToPlate(), aside(seen(new Space(-246, 190, 250)), -34, 0), outwards(Anchor.END));
         if (european) {
-            length("R", route().roundShell(), at.apply(new Point(350, 552)));
+            length("R", route().roundShell(), aside(seen(new Space(-250, 480, 240)), -40, 0), outwards(Anchor.END));
         } else {
-            length("S", belt().plateToUpperGuide(), at.apply(new Point(540, 720)));
+            length(
+                    "S",
+                    belt().plateToUpperGuide(),
+                    aside(seen(new Space(200, -70, 500)), 40, -30),
+                    outwards(Anchor.START));
         }
     }
 
-    private void length(String letter, Evidence<Length> length, Point at) {
+    private void length(String letter, Evidence<Length> length, Point at, Anchor anchor) {
         Optional<Length> known = length.value();
         sketch.label(
                 known.isPresent() ? Ink.MEASURED : Ink.UNKNOWN,
                 at,
-                Anchor.MIDDLE,
+                anchor,
                 Rank.MAIN,
                 known.isPresent() ? "belt.length" : "belt.lengthUnknown",
                 Map.of("letter", Argument.of(letter), "length", Argument.of(known.orElse(Length.ZERO))));
     }
 
-    private void numbers(UnaryOperator<Point> at) {
-        number(1, at.apply(new Point(420, 330)));
+    private void numbers() {
+        number(1, seen(new Space(110, 252, 376)));
         if (european) {
-            number(2, at.apply(new Point(420, 590)));
-            number(3, at.apply(new Point(52, 262)));
+            number(2, seen(new Space(176, 700, 250)));
+            number(3, aside(seen(BUCKLE), -4, -12));
         } else {
-            number(2, at.apply(new Point(52, 262)));
+            number(2, aside(seen(BUCKLE), -4, -12));
+            number(3, seen(new Space(0, -60, 410)));
         }
-        number(european ? 4 : 3, at.apply(new Point(656, 780)));
+        number(4, seen(european ? new Space(318, 110, 500) : new Space(270, -60, 605)));
     }
 
     private void number(int place, Point at) {
-        sketch.disc(Ink.HANDS, at, 19);
+        sketch.disc(Ink.HANDS, at, 24);
         sketch.label(
                 Ink.HANDS,
                 at.plus(new Point(0, -9)),
@@ -171,81 +331,37 @@ public final class BeltView {
                 Map.of("place", Argument.of(place)));
     }
 
-    /** The car's front to the left, as in the other views: the shell's head end points there. */
-    private void fromAbove() {
-        UnaryOperator<Point> at = p -> mirrored ? new Point(p.x(), 1040 - p.y()) : p;
-        sketch.polygon(
-                Ink.UPHOLSTERY,
-                at,
-                new Point(1270, 260),
-                new Point(1340, 270),
-                new Point(1340, 770),
-                new Point(1270, 780));
-        if (!european) {
-            stretch(Part.BELT_4, at, new Point(1256, 330), new Point(1262, 520), new Point(1262, 740));
-        }
-        sketch.blob(
-                Ink.SHELL,
-                at,
-                new Point(1240, 430),
-                new Point(1080, 404),
-                new Point(900, 420),
-                new Point(810, 520),
-                new Point(900, 620),
-                new Point(1080, 636),
-                new Point(1240, 610));
-        for (double y : new double[] {412, 628}) {
-            sketch.disc(Ink.HANDS, at.apply(new Point(1150, y)), 11);
-        }
-        stretch(Part.BELT_1, at, new Point(1262, 716), new Point(1150, 628));
-        stretch(Part.BELT_1, at, new Point(1150, 628), new Point(1144, 520), new Point(1150, 412));
-        if (european) {
-            stretch(
-                    Part.BELT_2,
-                    at,
-                    new Point(1256, 330),
-                    new Point(960, 384),
-                    new Point(790, 520),
-                    new Point(960, 664),
-                    new Point(1262, 750));
-        }
-        stretch(european ? Part.BELT_3 : Part.BELT_2, at, new Point(1150, 412), new Point(1256, 330));
-        sketch.disc(Ink.MEASURED, at.apply(new Point(1262, 730)), 8);
-        title(new Point(1080, 184), "belt.fromAbove");
-        sketch.label(Ink.FAINT, new Point(716, 512), Anchor.MIDDLE, Rank.MINOR, "belt.headEnd", Map.of());
+    /** The shoulder part has a seam along its middle, so that no colour has to tell the two apart. */
+    private void stretch(Part part, Ink ink, Space... points) {
+        sketch.group(part, () -> {
+            sketch.ribbon(ink, BELT, point -> point, seen(points));
+            if (ink == Ink.SHOULDER) {
+                sketch.curve(Ink.FAINT, point -> point, seen(points));
+            }
+        });
     }
 
-    private void stretch(Part part, UnaryOperator<Point> at, Point... points) {
-        sketch.group(part, () -> sketch.ribbon(Ink.WEBBING, BELT, at, points));
-    }
-
-    private void title(Point at, String key) {
-        sketch.label(Ink.FAINT, at, Anchor.MIDDLE, Rank.MINOR, key, Map.of());
+    private void name(String key, Point at, Anchor anchor) {
+        sketch.label(Ink.FAINT, at, anchor, Rank.MINOR, key, Map.of());
     }
 
     private void reaches() {
-        List<Reach> ways = Reach.of(belt(), route());
-        double y = 110;
-        boolean any = false;
+        double y = HEIGHT - 52;
         for (Reach reach : ways) {
-            boolean ofRouting = (reach.way() == Reach.Way.AMERICAN) != european;
-            if (ofRouting) {
-                any = true;
-                sketch.label(
-                        reach.answer() == Reach.Answer.TOO_SHORT ? Ink.HANDS : Ink.COMPUTED,
-                        new Point(60, y),
-                        Anchor.START,
-                        Rank.MAIN,
-                        "belt.reach." + reach.answer(),
-                        Map.of(
-                                "way", new Argument.OfKey("reach." + reach.way()),
-                                "need", Argument.of(reach.need()),
-                                "there", Argument.of(belt().available().value().orElse(Length.ZERO)),
-                                "margin", Argument.of(Length.ofMillimetres(Math.abs(reach.marginMm())))));
-                y -= 46;
-            }
+            sketch.label(
+                    reach.answer() == Reach.Answer.TOO_SHORT ? Ink.HANDS : Ink.COMPUTED,
+                    new Point(60, y),
+                    Anchor.START,
+                    Rank.MAIN,
+                    "belt.reach." + reach.answer(),
+                    Map.of(
+                            "way", new Argument.OfKey("reach." + reach.way()),
+                            "need", Argument.of(reach.need()),
+                            "there", Argument.of(belt().available().value().orElse(Length.ZERO)),
+                            "margin", Argument.of(Length.ofMillimetres(Math.abs(reach.marginMm())))));
+            y -= 46;
         }
-        if (!any) {
+        if (ways.isEmpty()) {
             sketch.label(Ink.UNKNOWN, new Point(60, y), Anchor.START, Rank.MAIN, "belt.reachUnknown", Map.of());
         }
     }

@@ -12,6 +12,8 @@ public enum Ink {
     SKIN,
     CLOTH,
     WEBBING,
+    /** The shoulder part of a vehicle belt, where it is told from the lap part. */
+    SHOULDER,
     BUCKLE,
     SLOT,
     /** A part that hands are to set now. */

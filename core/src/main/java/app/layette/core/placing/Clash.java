@@ -4,7 +4,7 @@ import app.layette.core.vehicle.PositionId;
 import java.util.Optional;
 
 /**
- * Why two cannot ride together.
+ * Why two cannot ride together, or one not where it is wanted.
  *
  * @param kind what both would need
  * @param row the row in which it is
@@ -20,7 +20,9 @@ public record Clash(Kind kind, int row, Optional<PositionId> place) {
         /** The same lower anchor. */
         ANCHOR,
         /** More width than the row has. */
-        WIDTH
+        WIDTH,
+        /** A place in which somebody is wanted, and in which nothing allows them. */
+        REFUSED
     }
 
     static Clash at(Kind kind, PositionId place) {

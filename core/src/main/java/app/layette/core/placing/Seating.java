@@ -78,10 +78,14 @@ public final class Seating {
     private static List<Clash> clashes(List<Demand> conflict, Map<Integer, Length> rowWidths) {
         Map<Clash, Integer> counted = new LinkedHashMap<>();
         for (int i = 0; i < conflict.size(); i++) {
+            Demand one = conflict.get(i);
+            one.held()
+                    .filter(place -> one.ways().isEmpty())
+                    .ifPresent(place -> counted.put(Clash.at(Clash.Kind.REFUSED, place), 1));
             for (Demand other : conflict.subList(i + 1, conflict.size())) {
-                for (Demand.Way one : conflict.get(i).ways()) {
-                    for (Demand.Way two : other.ways()) {
-                        clash(conflict.get(i), one, other, two, rowWidths)
+                for (Demand.Way here : one.ways()) {
+                    for (Demand.Way there : other.ways()) {
+                        clash(one, here, other, there, rowWidths)
                                 .ifPresent(clash -> counted.merge(clash, 1, Integer::sum));
                     }
                 }

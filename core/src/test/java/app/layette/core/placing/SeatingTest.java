@@ -235,4 +235,17 @@ class SeatingTest {
         fitting.car.width = Evidence.notLooked();
         assertThat(Demands.rowWidths(fitting.car.build())).isEmpty();
     }
+
+    @Test
+    void whoIsHeldInAPlaceRidesThereOrNowhere() {
+        Demand free = demand("free", 0, at(MIDDLE), at(RIGHT));
+        Seating.Result held = Seating.solve(List.of(free.heldAt(RIGHT)), Map.of());
+        assertThat(held.arrangements()).hasSize(1);
+        assertThat(held.arrangements().get(0).ways().get(0).place()).isEqualTo(RIGHT);
+        Demand refused = free.heldAt(LEFT);
+        Seating.Result nowhere = Seating.solve(List.of(demand("other", 0, at(MIDDLE)), refused), Map.of());
+        assertThat(nowhere.arrangements()).isEmpty();
+        assertThat(nowhere.conflict()).containsExactly(refused);
+        assertThat(nowhere.clashes()).containsExactly(Clash.at(Clash.Kind.REFUSED, LEFT));
+    }
 }

@@ -1,6 +1,7 @@
 package app.layette.formats.svg;
 
 import app.layette.core.drawing.Drawing;
+import app.layette.core.drawing.Ink;
 import app.layette.core.drawing.Point;
 import app.layette.core.drawing.Shape;
 import app.layette.formats.wording.Wording;
@@ -124,8 +125,8 @@ public final class SvgWriter {
         if (address.isPresent()) {
             xml.writeAttribute("href", address.get());
             xml.writeAttribute("aria-label", wording.say(link.key(), link.arguments()));
-            xml.writeAttribute("data-target", link.target());
         }
+        xml.writeAttribute("data-target", link.target());
         for (Shape shape : link.shapes()) {
             write(shape);
         }
@@ -161,7 +162,8 @@ public final class SvgWriter {
             xml.writeAttribute("class", (edge ? "edge-" : "band-") + ink);
             xml.writeAttribute("d", data);
             xml.writeAttribute("fill", "none");
-            xml.writeAttribute("stroke-linecap", ribbon.ink().name().equals("WEBBING") ? "butt" : "round");
+            xml.writeAttribute(
+                    "stroke-linecap", ribbon.ink() == Ink.WEBBING || ribbon.ink() == Ink.SHOULDER ? "butt" : "round");
             xml.writeAttribute("stroke-linejoin", "round");
             xml.writeAttribute("stroke-width", number(edge ? ribbon.width() + 5 : ribbon.width()));
         }
