@@ -3,13 +3,19 @@
 const SHELL = "layette-shell-1";
 const PAGES = "layette-pages-1";
 
-// Shown where there is no signal and the page itself was never seen here, with all that it is drawn with.
+// Shown where there is no signal and the page itself was never seen here, with the styles that it names.
 const OFFLINE = "/offline";
-const OF_OFFLINE = [OFFLINE, "/css/layette.css", "/css/ghost/cut.svg", "/webjars/bootstrap/dist/css/bootstrap.min.css"];
+const keepOffline = async () => {
+  const cache = await caches.open(SHELL);
+  const page = await fetch(OFFLINE);
+  const styles = [...(await page.clone().text()).matchAll(/href="([^"]+\.(?:css|svg))"/g)].map((each) => each[1]);
+  await cache.put(OFFLINE, page);
+  await cache.addAll(styles);
+};
 
 self.addEventListener("install", (event) => {
   self.skipWaiting();
-  event.waitUntil(caches.open(SHELL).then((cache) => cache.addAll(OF_OFFLINE)));
+  event.waitUntil(keepOffline());
 });
 self.addEventListener("activate", (event) => event.waitUntil(self.clients.claim()));
 

@@ -17,6 +17,7 @@
     let frame = 0;
 
     const said = document.getElementById("straps-refused");
+    const front = document.querySelector("svg.view-shell-front");
     const part = (strap) => svg.querySelector(`[data-part="${PARTS[strap]}"]`);
 
     const toView = (event) => {
@@ -29,13 +30,18 @@
       said.hidden = text === "";
     };
 
+    const drawnAs = (inner) => {
+      const drawn = new DOMParser().parseFromString(`<svg xmlns="http://www.w3.org/2000/svg">${inner}</svg>`, "image/svg+xml");
+      return document.importNode(drawn.documentElement.firstElementChild, true);
+    };
+
     const draw = () => {
       const state = table.states[at];
       for (const strap of Object.keys(PARTS)) {
-        const drawn = new DOMParser().parseFromString(`<svg xmlns="http://www.w3.org/2000/svg">${table.straps[strap][state[strap]]}</svg>`, "image/svg+xml");
-        const fresh = document.importNode(drawn.documentElement.firstElementChild, true);
+        const fresh = drawnAs(table.straps[strap][state[strap]]);
         part(strap).replaceWith(fresh);
         fresh.classList.add("can-drag");
+        front?.querySelector(`[data-part="${PARTS[strap]}"]`).replaceWith(drawnAs(table.fronts[strap][state[strap]]));
       }
       const next = document.getElementById("next-move");
       if (next) {

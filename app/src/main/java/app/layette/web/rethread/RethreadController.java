@@ -1,6 +1,7 @@
 package app.layette.web.rethread;
 
 import app.layette.core.drawing.ShellBackView;
+import app.layette.core.drawing.ShellFrontView;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Situation;
@@ -72,6 +73,7 @@ class RethreadController {
         if (back.isPresent() && target.isPresent()) {
             ShellBack now = back.get();
             model.addAttribute("svg", SvgWriter.write(ShellBackView.of(situation, now), words));
+            model.addAttribute("front", SvgWriter.write(ShellFrontView.of(situation, now), words));
             model.addAttribute("moves", moves(now, target.get(), words));
             if (fitting.plan().state() == FittingState.OPEN) {
                 model.addAttribute("table", table(situation, now, target.get(), words));
@@ -113,6 +115,7 @@ class RethreadController {
     private static String table(Situation situation, ShellBack now, int target, Wording words) {
         StrapTable table = StrapTable.of(now, target);
         Map<String, Map<String, String>> straps = new LinkedHashMap<>();
+        Map<String, Map<String, String>> fronts = new LinkedHashMap<>();
         List<Map<String, Object>> states = new ArrayList<>();
         for (StrapTable.State state : table.states()) {
             Map<String, Object> row = new LinkedHashMap<>();
@@ -122,6 +125,9 @@ class RethreadController {
                 straps.computeIfAbsent(strap.name(), side -> new LinkedHashMap<>())
                         .computeIfAbsent(
                                 key, drawn -> SvgWriter.inner(ShellBackView.strap(situation, strap, its), words));
+                fronts.computeIfAbsent(strap.name(), side -> new LinkedHashMap<>())
+                        .computeIfAbsent(
+                                key, drawn -> SvgWriter.inner(ShellFrontView.strap(situation, strap, its), words));
                 row.put(strap.name(), key);
             }
             Optional<Move> next = state.back().next(target);
@@ -134,7 +140,7 @@ class RethreadController {
             states.add(row);
         }
         return LayetteJson.strict()
-                .writeValueAsString(Map.of("states", states, "straps", straps, "target", target))
+                .writeValueAsString(Map.of("states", states, "straps", straps, "fronts", fronts, "target", target))
                 .replace("<", "\\u003c");
     }
 

@@ -173,7 +173,9 @@ class ConnectionIT {
             assertThat(desk.page().textContent("main"))
                     .contains("No connection")
                     .doesNotContain("Bramwell");
-            assertThat(desk.page().locator(".ghost-cut").count()).isEqualTo(1);
+            assertThat(desk.page().evaluate("getComputedStyle(document.querySelector('main')).maxWidth"))
+                    .as("its styles were kept with it")
+                    .isEqualTo("780px");
             desk.isAccessible("no connection");
             desk.forgive();
         }

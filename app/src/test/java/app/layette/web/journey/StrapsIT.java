@@ -75,6 +75,15 @@ class StrapsIT {
                 .doubleValue();
         drag(desk, "belt-1", 72, slot);
         waits(desk, 1);
+        // Turned round, the pad shows what the back cannot: its opening is still the old one.
+        desk.page().click(".turn");
+        assertThat(desk.page().textContent("svg.view-shell-front [data-part=belt-1]"))
+                .contains("pad 3, shell 1");
+        desk.page().waitForFunction("() => getComputedStyle(document.querySelector('.face')).visibility === 'hidden'");
+        desk.page().click(".turn");
+        desk.page()
+                .waitForFunction("() => getComputedStyle(document.querySelector('.face')).visibility === 'visible'"
+                        + " && document.querySelector('.face').getAnimations().length === 0");
         drag(desk, "belt-2", -260, -20);
         assertThat(desk.page().textContent("#straps-refused")).contains("Not both at once");
         drag(desk, "belt-1", 0, -96);

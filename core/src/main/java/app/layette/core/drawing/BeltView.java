@@ -267,7 +267,7 @@ public final class BeltView {
         }
         name("belt.buckle", aside(buckle, -58, -36), outwards(Anchor.END));
         name("belt.upperGuide", aside(seen(PILLAR), 30, -40), outwards(Anchor.START));
-        name("belt.headEnd", seen(new Space(0, 676, 400)), Anchor.MIDDLE);
+        name("belt.headEnd", seen(new Space(0, 700, 250)), Anchor.MIDDLE);
     }
 
     /** Beside a point, to the belt's inner (negative) or outer side. */

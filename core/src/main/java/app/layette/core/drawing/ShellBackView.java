@@ -6,11 +6,9 @@ import app.layette.core.drawing.Shape.Rank;
 import app.layette.core.entry.Fact.Strap;
 import app.layette.core.entry.Situation;
 import app.layette.core.finding.Argument;
-import app.layette.core.measure.Length;
 import app.layette.core.rethread.ShellBack;
 import app.layette.core.rethread.StrapState;
 import app.layette.core.rethread.StrapState.OnPlate;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -27,16 +25,13 @@ public final class ShellBackView {
 
     private final ShellBack back;
     private final Optional<Integer> target;
-    private final List<Length> slots;
-    private final int count;
+    private final StrapHeights heights;
     private final Sketch sketch = new Sketch();
 
     private ShellBackView(Situation situation, ShellBack back) {
         this.back = back;
         this.target = ShellBack.target(situation);
-        this.slots =
-                situation.seat().flatMap(seat -> seat.shell().slots().value()).orElse(List.of());
-        this.count = Math.max(1, situation.slotCount());
+        this.heights = StrapHeights.of(situation, TOP);
     }
 
     public static Drawing of(Situation situation, ShellBack back) {
@@ -64,9 +59,7 @@ public final class ShellBackView {
     }
 
     private double height(int slot) {
-        return slots.size() >= slot && slot > 0
-                ? slots.get(slot - 1).millimetres()
-                : TOP * (0.35 + 0.4 * slot / (count + 1));
+        return heights.of(slot);
     }
 
     private static int side(Strap strap) {
@@ -92,7 +85,7 @@ public final class ShellBackView {
     }
 
     private void slots() {
-        for (int slot = 1; slot <= count; slot++) {
+        for (int slot = 1; slot <= heights.count(); slot++) {
             boolean wanted = target.filter(Integer.valueOf(slot)::equals).isPresent();
             for (int side : new int[] {-1, 1}) {
                 sketch.polygon(
