@@ -26,7 +26,7 @@ import java.util.Optional;
  * The manual pages that would answer what is not known. Keys: {@code PERMISSION:KEY:SPEAKER}, {@code
  * QUANTITY:KEY:SPEAKER}, {@code HANDLE:POSITION}.
  */
-final class PageAsks {
+public final class PageAsks {
     /** Where each permission is asked for: the step that serves the conclusion it decides. */
     private static final Map<PermissionKey, StepKey> STEPS = steps(Map.ofEntries(
             Map.entry(PermissionKey.AMERICAN_ROUTING, Conclusion.ROUTING_ALLOWED),
@@ -80,6 +80,15 @@ final class PageAsks {
                 .flatMap(finding -> asks(finding, situation).stream())
                 .distinct()
                 .toList();
+    }
+
+    /**
+     * The keys of what papers or looks would have to say so that a finding is known.
+     *
+     * @return keys as they are described above, or a value of a sheet, with its place where it is of the car
+     */
+    public static List<String> papers(Finding finding, Situation situation) {
+        return asks(finding, situation).stream().map(Ask::key).toList();
     }
 
     private static List<Ask> asks(Finding finding, Situation situation) {

@@ -65,6 +65,11 @@ public final class LayetteJson {
         return LENIENT;
     }
 
+    /** A document as people read it: a field a line, two spaces in, a line's end at its end. */
+    public static String pretty(JsonNode document) {
+        return STRICT.writerWithDefaultPrettyPrinter().writeValueAsString(document) + "\n";
+    }
+
     private static JsonMapper.Builder builder() {
         return JsonMapper.builder()
                 .addModule(values())

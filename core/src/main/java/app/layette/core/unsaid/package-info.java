@@ -1,0 +1,2 @@
+/** What a sheet leaves unknown: planned over standard children and cars, in how many fittings each gap would block. */
+package app.layette.core.unsaid;

@@ -1,0 +1,225 @@
+package app.layette.formats.sheet;
+
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.PermissionTable;
+import app.layette.core.evidence.Speaker;
+import app.layette.core.seat.SeatKind;
+import app.layette.formats.json.LayetteJson;
+import app.layette.formats.sheet.Shape.Part;
+import app.layette.formats.sheet.SheetField.Look;
+import app.layette.formats.sheet.SheetField.Section;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * Every field that a seat sheet can have: where it stands and what it takes comes from the published schema, in which
+ * section and drawing it is written and which kinds of restraint are asked for it from {@code sheet-fields.csv}.
+ */
+public final class SheetFields {
+    private static final String SCHEMAS = "/app/layette/formats/schemas/";
+    private static final int LONGEST_TEXT = 200;
+    private static final List<SheetField> ALL = read();
+
+    private SheetFields() {}
+
+    /** All fields, in the order in which they are written. */
+    public static List<SheetField> all() {
+        return ALL;
+    }
+
+    /** The fields that a kind of restraint is asked for. */
+    public static List<SheetField> of(SeatKind kind) {
+        return ALL.stream().filter(each -> each.kinds().contains(kind)).toList();
+    }
+
+    /** The field at a place of the document; empty where there is none. */
+    public static Optional<SheetField> at(String pointer) {
+        return ALL.stream().filter(each -> each.pointer().equals(pointer)).findFirst();
+    }
+
+    private static List<SheetField> read() {
+        JsonNode schema = schema("seat-sheet.schema.json");
+        JsonNode common = schema("common.schema.json").path("$defs");
+        List<SheetField> fields = new ArrayList<>();
+        for (String[] row : rows()) {
+            Section section = Section.valueOf(row[1]);
+            Look look = Look.valueOf(row[3]);
+            Set<SeatKind> kinds = kinds(row[2]);
+            for (String pointer : pointers(row[0])) {
+                JsonNode node = node(schema, common, pointer);
+                JsonNode said = resolved(node, common).path("properties").path("stated");
+                boolean evidence = !said.isMissingNode();
+                Shape shape = shape(evidence ? said : node, common);
+                fields.add(new SheetField(pointer, section, kinds, look, shape, evidence));
+            }
+        }
+        return List.copyOf(fields);
+    }
+
+    /** One row stands for all permissions that a seat manual can give. */
+    private static List<String> pointers(String pointer) {
+        if (!pointer.equals("/permissions/*")) {
+            return List.of(pointer);
+        }
+        return Arrays.stream(PermissionKey.values())
+                .filter(key -> key != PermissionKey.HANDLE_POSITION)
+                .filter(key -> PermissionTable.shipped().speakers(key).contains(Speaker.SEAT))
+                .map(key -> "/permissions/" + camel(key.name()))
+                .toList();
+    }
+
+    /** {@code FRONT_ROW} as a document writes it: {@code frontRow}. */
+    public static String camel(String constant) {
+        StringBuilder text = new StringBuilder();
+        for (String word : constant.toLowerCase(Locale.ROOT).split("_")) {
+            text.append(text.isEmpty() ? word : Character.toUpperCase(word.charAt(0)) + word.substring(1));
+        }
+        return text.toString();
+    }
+
+    /** The kind that a document names. */
+    static SeatKind kind(String word) {
+        return Arrays.stream(SeatKind.values())
+                .filter(each -> camel(each.name()).equals(word))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("There is no kind of restraint (" + word + ")"));
+    }
+
+    private static Set<SeatKind> kinds(String letters) {
+        Set<SeatKind> kinds = EnumSet.noneOf(SeatKind.class);
+        for (SeatKind kind : SeatKind.values()) {
+            String letter = switch (kind) {
+                case REAR_FACING_ONLY -> "r";
+                case CONVERTIBLE -> "c";
+                case CAR_BED -> "b";
+                case LAY_FLAT -> "f";
+            };
+            if (letters.contains(letter)) {
+                kinds.add(kind);
+            }
+        }
+        return kinds;
+    }
+
+    private static List<String[]> rows() {
+        try (InputStream in = SheetFields.class.getResourceAsStream("/app/layette/formats/sheet/sheet-fields.csv")) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8)
+                    .lines()
+                    .filter(line -> !line.startsWith("#"))
+                    .skip(1)
+                    .map(line -> line.split(","))
+                    .toList();
+        } catch (IOException e) {
+            throw new UncheckedIOException("sheet-fields.csv cannot be read", e);
+        }
+    }
+
+    private static JsonNode node(JsonNode schema, JsonNode common, String pointer) {
+        JsonNode node = schema;
+        for (String name : pointer.substring(1).split("/")) {
+            JsonNode inside = resolved(node, common);
+            node = inside.path("properties").has(name)
+                    ? inside.path("properties").path(name)
+                    : inside.path("additionalProperties");
+        }
+        if (node.isMissingNode()) {
+            throw new IllegalStateException("The schema has nothing at " + pointer);
+        }
+        return node;
+    }
+
+    private static JsonNode resolved(JsonNode node, JsonNode common) {
+        return node.has("$ref") ? common.path(defName(node)) : node;
+    }
+
+    private static String defName(JsonNode node) {
+        String ref = node.path("$ref").asString("");
+        return ref.substring(ref.lastIndexOf('/') + 1);
+    }
+
+    private static Shape shape(JsonNode node, JsonNode common) {
+        if (node.has("$ref")) {
+            return named(defName(node), common);
+        }
+        if (node.has("enum")) {
+            return new Shape.Choice(words(node.path("enum")));
+        }
+        if (node.has("anyOf")) {
+            return quantity(defName(node.path("anyOf").get(1)), common, true);
+        }
+        if (node.has("oneOf") && !node.has("properties")) {
+            return new Shape.YearsOr(words(node.path("oneOf").get(1).path("enum")));
+        }
+        return switch (node.path("type").asString("")) {
+            case "array" -> new Shape.Several(shape(node.path("items"), common));
+            case "boolean" -> new Shape.Flag();
+            case "integer", "number" -> figure(node);
+            case "object" -> object(node, common);
+            default ->
+                new Shape.Text(node.has("maxLength") ? node.path("maxLength").asInt() : LONGEST_TEXT);
+        };
+    }
+
+    private static Shape figure(JsonNode node) {
+        return new Shape.Figure(
+                node.path("minimum").asDouble(0),
+                node.path("maximum").asDouble(Integer.MAX_VALUE),
+                node.path("type").asString("").equals("integer"));
+    }
+
+    private static Shape object(JsonNode node, JsonNode common) {
+        if (!node.has("properties")) {
+            return new Shape.Named(shape(node.path("additionalProperties"), common));
+        }
+        Set<String> needed = new HashSet<>(words(node.path("required")));
+        List<Part> parts = new ArrayList<>();
+        node.path("properties")
+                .properties()
+                .forEach(each -> parts.add(
+                        new Part(each.getKey(), shape(each.getValue(), common), needed.contains(each.getKey()))));
+        return new Shape.Group(parts);
+    }
+
+    private static Shape named(String def, JsonNode common) {
+        return switch (def) {
+            case "mass", "length", "positiveLength" -> quantity(def, common, false);
+            case "angle" -> figure(common.path(def));
+            case "point" -> new Shape.Pair();
+            case "date", "country", "position", "source" ->
+                new Shape.Pattern(def, common.path(def).path("pattern").asString(""));
+            default -> shape(common.path(def), common);
+        };
+    }
+
+    private static Shape quantity(String def, JsonNode common, boolean orNone) {
+        return new Shape.Quantity(
+                def.equals("mass") ? "mass" : "length",
+                common.path(def).path("pattern").asString(""),
+                orNone);
+    }
+
+    private static List<String> words(JsonNode list) {
+        List<String> words = new ArrayList<>();
+        list.forEach(each -> words.add(each.asString("")));
+        return words;
+    }
+
+    private static JsonNode schema(String name) {
+        try (InputStream in = SheetFields.class.getResourceAsStream(SCHEMAS + name)) {
+            return LayetteJson.strict().readTree(in);
+        } catch (IOException e) {
+            throw new UncheckedIOException("The schema " + name + " cannot be read", e);
+        }
+    }
+}

@@ -1,0 +1,2 @@
+/** The fields of a seat sheet, from its published schema: what each takes, how it is read from a form, and told. */
+package app.layette.formats.sheet;
