@@ -1,14 +1,19 @@
 package app.layette.web.fitting;
 
+import app.layette.core.entry.Author;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.FittingRecord.Unit;
+import app.layette.core.entry.How;
 import app.layette.core.entry.Sheets;
+import app.layette.core.evidence.SheetStatus;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingPlanner;
 import app.layette.core.practice.Practice;
 import app.layette.core.practice.PracticeProfile;
+import app.layette.core.seat.SeatSheet;
+import app.layette.core.table.Copies;
 import app.layette.web.account.Point;
 import app.layette.web.account.Viewing;
 import app.layette.web.practice.Profiles;
@@ -16,6 +21,7 @@ import app.layette.web.shelf.Shelf;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.LocalDate;
+import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
@@ -112,6 +118,56 @@ class FittingPlans {
         List<Entry> all = new ArrayList<>(before.situation().everything());
         all.add(entry);
         return of(row, point, all);
+    }
+
+    /** What followed on the day of the last entry: an ended fitting is not judged by today's calendar. */
+    FittingPlan onItsDay(FittingRow row, Point point) {
+        List<Entry> record = log.of(row);
+        return of(row, point, record, lastDay(row, point, record));
+    }
+
+    private LocalDate lastDay(FittingRow row, Point point, List<Entry> record) {
+        boolean open = record.isEmpty() || record.stream().noneMatch(each -> each.fact() instanceof Fact.Ended);
+        return open
+                ? viewing.today(point)
+                : record.get(record.size() - 1)
+                        .at()
+                        .atZoneSameInstant(point.zone())
+                        .toLocalDate();
+    }
+
+    /** What would follow if a lead took this version of the seat's sheet now. */
+    FittingPlan asIfBySheet(FittingRow row, Point point, SeatSheet sheet) {
+        List<Entry> record = new ArrayList<>(log.of(row));
+        int seq = record.stream().mapToInt(Entry::seq).max().orElse(0) + 1;
+        record.add(new Entry(
+                UUID.randomUUID(),
+                seq,
+                seq - 1,
+                OffsetDateTime.now(viewing.clock()),
+                new Author("nobody", Author.Role.LEAD),
+                How.TOLD,
+                null,
+                new Fact.SheetAdopted(
+                        sheet.sheet().id(), sheet.sheet().version(), Fact.Adoption.ADOPTED, "tried, not kept")));
+        From from = from(row, point, record, viewing.today(point));
+        // Tried as if it were confirmed, and alone of its id: what is newer than it asks nothing here.
+        List<SeatSheet> seats = new ArrayList<>(from.sheets().seats().stream()
+                .filter(each -> !each.sheet().id().equals(sheet.sheet().id())
+                        || each.sheet().version() < sheet.sheet().version())
+                .toList());
+        seats.add(Copies.with(sheet, "status", SheetStatus.CONFIRMED));
+        Sheets sheets = new Sheets(seats, from.sheets().cars());
+        return plan(new From(record, from.first(), from.unit(), from.practice(), sheets, from.day()));
+    }
+
+    /** What would have followed by another practice, on the day of the last entry. */
+    FittingPlan asIfByPractice(FittingRow row, Point point, PracticeProfile profile) {
+        List<Entry> record = log.of(row);
+        From from = from(row, point, record, lastDay(row, point, record));
+        Practice practice = new Practice(
+                profile, from.practice().lawCountry(), from.practice().zone());
+        return plan(new From(record, from.first(), from.unit(), practice, from.sheets(), from.day()));
     }
 
     private static List<String> sheetIds(String seat, List<Entry> record) {

@@ -57,4 +57,17 @@ interface FittingRows extends JpaRepository<FittingRow, UUID> {
             where f.pointId = :point and (f.touchedAt >= :since or f.state = 'OPEN')
             order by f.touchedAt desc""")
     List<FittingRow> recent(UUID point, Instant since, Limit limit);
+
+    /** The open fittings of a seat's sheet, the one touched last first. */
+    @Query("""
+            select f from FittingRow f join fetch f.family join fetch f.record
+            where f.pointId = :point and f.seatSheet = :seat and f.state = 'OPEN'
+            order by f.touchedAt desc""")
+    List<FittingRow> open(UUID point, String seat, Limit limit);
+
+    /** The fittings that were touched last, whatever became of them. */
+    @Query("""
+            select f from FittingRow f join fetch f.family join fetch f.record
+            where f.pointId = :point order by f.touchedAt desc""")
+    List<FittingRow> last(UUID point, Limit limit);
 }

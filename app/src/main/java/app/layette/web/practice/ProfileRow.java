@@ -5,6 +5,7 @@ import jakarta.persistence.Embeddable;
 import jakarta.persistence.EmbeddedId;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
+import java.time.LocalDate;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
@@ -23,11 +24,20 @@ class ProfileRow {
     @JdbcTypeCode(SqlTypes.JSON)
     private String document;
 
+    /** From which day new fittings take it; {@code null} from the beginning. */
+    @Column(name = "in_force_from")
+    private LocalDate inForceFrom;
+
     protected ProfileRow() {}
 
-    ProfileRow(Key key, String document) {
+    ProfileRow(Key key, String document, LocalDate inForceFrom) {
         this.key = key;
         this.document = document;
+        this.inForceFrom = inForceFrom;
+    }
+
+    boolean isInForce(LocalDate day) {
+        return inForceFrom == null || !inForceFrom.isAfter(day);
     }
 
     Key key() {

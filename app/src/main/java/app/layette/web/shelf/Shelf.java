@@ -22,6 +22,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -209,6 +210,71 @@ public class Shelf {
             document(point, each.id()).ifPresent(json -> documents.put("cars/" + each.id() + ".json", json));
         }
         return documents;
+    }
+
+    /** A version of a sheet as it came in; empty where there is none. */
+    @Transactional(readOnly = true)
+    public Optional<String> document(UUID point, SheetVersion sheet) {
+        return row(point, sheet).map(SheetRow::document);
+    }
+
+    private Optional<SheetRow> row(UUID point, SheetVersion sheet) {
+        return Arrays.stream(SheetRow.Kind.values())
+                .map(kind -> new SheetRow.Key(point, kind, sheet.id(), sheet.version()))
+                .flatMap(key -> rows.findById(key).stream())
+                .findFirst();
+    }
+
+    /**
+     * Puts a sheet that was written here on the shelf: a draft under the next number, whoever wrote it.
+     *
+     * @throws RefusedDocumentException when it breaks its schema
+     */
+    @Transactional
+    public SheetVersion putDraft(UUID point, String json, Author author) {
+        ObjectNode document = (ObjectNode) Schemas.parse(json);
+        List<SheetRow> held = held(point, document.path("id").asString(""));
+        Optional<SheetRow> same = held.stream()
+                .filter(row -> words(Schemas.parse(row.document())).equals(words(document)))
+                .findFirst();
+        return same.map(row -> new SheetVersion(row.key().id(), row.key().version()))
+                .orElseGet(() -> takeInSeat(point, asDraft(held, document), author));
+    }
+
+    /** The drafts that are newer than what is confirmed of their sheet, and wait for somebody to confirm them. */
+    @Transactional(readOnly = true)
+    public List<SheetSummary> waiting(UUID point) {
+        List<SheetSummary> waiting = new ArrayList<>();
+        Set<String> passed = new HashSet<>();
+        for (SheetSummary each : rows.all(point, SheetRow.Kind.SEAT)) {
+            // Newest first: whatever is older than a confirmed one waits for nobody.
+            if (each.confirmed()) {
+                passed.add(each.id());
+            } else if (passed.add(each.id())) {
+                waiting.add(each);
+            }
+        }
+        return waiting;
+    }
+
+    /**
+     * Confirms a draft: what it says comes onto the shelf as the next version, confirmed. Its writer cannot.
+     *
+     * @throws RefusedDocumentException when it is no draft, or its author may not confirm it
+     */
+    @Transactional
+    public SheetVersion confirm(UUID point, SheetVersion draft, Author author) {
+        SheetRow row = row(point, draft)
+                .orElseThrow(() -> refused("/version", draft.toString(), "no such sheet is on the shelf"));
+        if (author.role() != Author.Role.LEAD || row.importedBy().equals(author.id())) {
+            throw refused("/status", "draft", "a lead confirms it who did not write it");
+        }
+        if (row.status() == SheetStatus.CONFIRMED) {
+            throw refused("/status", "confirmed", "allowed is a draft");
+        }
+        List<SheetRow> held = held(point, draft.id());
+        ObjectNode document = (ObjectNode) Schemas.parse(asDraft(held, (ObjectNode) Schemas.parse(row.document())));
+        return takeInSeat(point, document.put("status", "confirmed").toString(), author);
     }
 
     private SheetVersion takeInSeat(UUID point, String json, Author author) {

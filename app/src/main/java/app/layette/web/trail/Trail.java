@@ -34,6 +34,7 @@ public class Trail {
         SESSIONS_ENDED,
         WAITING_HANDED_OVER,
         POINT_CHANGED,
+        PRACTICE_CHANGED,
         SHEET_TAKEN_IN,
         SHEET_DROPPED,
         FAMILY_ERASED,

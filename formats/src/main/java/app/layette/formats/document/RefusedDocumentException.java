@@ -14,7 +14,7 @@ public final class RefusedDocumentException extends IllegalArgumentException {
         this.problems = List.copyOf(problems);
     }
 
-    static RefusedDocumentException because(String place, String value, String allowed) {
+    public static RefusedDocumentException because(String place, String value, String allowed) {
         return new RefusedDocumentException(List.of(new DocumentProblem(place, value, allowed)));
     }
 

@@ -102,6 +102,9 @@ public final class FieldForm {
         if (several.each() instanceof Shape.Choice) {
             value.forEach(each -> boxes.put(box + "." + each.asString(), "true"));
         } else if (isLines(several)) {
+            if (value.isEmpty()) {
+                return;
+            }
             List<String> lines = new ArrayList<>();
             value.forEach(each -> lines.add(several.each() instanceof Shape.Pair ? pair(each) : each.asString()));
             boxes.put(box, String.join("\n", lines));

@@ -88,6 +88,12 @@ public final class SheetFields {
         return text.toString();
     }
 
+    /** What a field of another schema takes. */
+    static Shape shapeAt(String schema, String pointer) {
+        JsonNode common = schema("common.schema.json").path("$defs");
+        return shape(node(schema(schema), common, pointer), common);
+    }
+
     /** The kind that a document names. */
     static SeatKind kind(String word) {
         return Arrays.stream(SeatKind.values())

@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -24,20 +25,23 @@ import java.util.Optional;
  */
 public final class SheetView {
     private static final double WIDTH = 1400;
-    private static final double COLUMN = 270;
-    private static final double BOX = 46;
+    private static final double COLUMN = 310;
+    private static final double BOX = 60;
     private static final double ROW = 84;
     private static final double LEAST_HEIGHT = 760;
     private static final double USUAL_TOP = 470;
     private static final double MIDDLE = WIDTH / 2;
     private static final double HIP_UP = 300;
-    private static final int LETTERS = 24;
+    private static final int LETTERS = 18;
 
     private final SeatKind kind;
     private final Optional<SeatSheet> sheet;
     private final List<Mark> marks;
     private final double height;
     private final Sketch sketch = new Sketch();
+    /** How far the drawing is moved aside, so that its boxes stand clear of it. */
+    private double aside;
+
     private final Map<String, Point> anchors = new HashMap<>();
 
     /** The sides from which a restraint is drawn. */
@@ -85,7 +89,7 @@ public final class SheetView {
         }
         view.marks();
         return new Drawing(
-                "sheet-" + side.name().toLowerCase(java.util.Locale.ROOT),
+                "sheet-" + side.name().toLowerCase(Locale.ROOT),
                 0,
                 0,
                 WIDTH,
@@ -110,7 +114,7 @@ public final class SheetView {
     }
 
     private Point at(double x, double y) {
-        return new Point(MIDDLE + x, height / 2 - 380 + HIP_UP + y);
+        return new Point(MIDDLE + aside + x, height / 2 - 380 + HIP_UP + y);
     }
 
     private void blob(Ink ink, double... xy) {
@@ -138,6 +142,7 @@ public final class SheetView {
             lying();
             return;
         }
+        aside = 70;
         double length = top() * Math.sqrt(0.5);
         boolean known = sheet.flatMap(each -> each.shell().top().value()).isPresent();
         double headX = -60 - length;
@@ -368,8 +373,7 @@ public final class SheetView {
 
     private void box(Mark mark, double x, double y, boolean left) {
         Point to = place(mark);
-        Ink ink = mark.chosen() ? Ink.HANDS : mark.looked() ? Ink.FAINT : Ink.UNKNOWN;
-        sketch.line(ink, new Point(left ? x + COLUMN : x, y), to);
+        sketch.line(mark.chosen() ? Ink.HANDS : Ink.FAINT, new Point(left ? x + COLUMN : x, y), to);
         sketch.disc(mark.looked() ? Ink.MEASURED : Ink.UNKNOWN, to, 5);
         sketch.link(
                 mark.field(),
@@ -385,14 +389,14 @@ public final class SheetView {
                             new Point(x + 2, y + BOX / 2 + 8));
                     sketch.label(
                             mark.looked() ? Ink.MEASURED : Ink.HANDS,
-                            new Point(x + COLUMN / 2, y + 6),
+                            new Point(x + COLUMN / 2, y + 8),
                             Anchor.MIDDLE,
                             Rank.MAIN,
                             mark.looked() ? "sheet.said" : "sheet.notLooked",
                             Map.of("value", Argument.of(shortened(mark.text()))));
                     sketch.label(
                             Ink.FAINT,
-                            new Point(x + COLUMN / 2, y - BOX / 2 + 6),
+                            new Point(x + COLUMN / 2, y - BOX / 2 + 8),
                             Anchor.MIDDLE,
                             Rank.MINOR,
                             "sheet.name",

@@ -1,0 +1,3 @@
+/** Seat sheets that are written here, on the drawing of the restraint, and what becomes of a draft. */
+@org.springframework.modulith.ApplicationModule(displayName = "Writing")
+package app.layette.web.writing;
