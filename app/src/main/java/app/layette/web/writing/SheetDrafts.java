@@ -71,6 +71,9 @@ public class SheetDrafts {
         if (!problems.isEmpty()) {
             throw new NamingRefusedException(problems);
         }
+        if (!from.isEmpty() && seatDocument(point, from).isEmpty()) {
+            throw new NamingRefusedException(List.of(FieldProblem.notAmong("seat", from, List.of("-"))));
+        }
         String id = free(point, idOf(naming));
         SheetWork work = from.isEmpty()
                 ? SheetWork.begin(kind, id, naming.maker(), naming.name(), naming.modelNumber())
@@ -79,18 +82,26 @@ public class SheetDrafts {
         return id;
     }
 
-    /** Goes on with a sheet of the shelf as its next version; what is being written of it already is gone on with. */
+    /**
+     * Goes on with a sheet of the shelf as its next version; what is being written of it already is gone on with.
+     *
+     * @return whether there is such a sheet
+     */
     @Transactional
-    public void reopen(UUID point, String id, Author author) {
+    public boolean reopen(UUID point, String id, Author author) {
         WorkRow.Key key = new WorkRow.Key(point, id);
-        if (rows.findById(key).isEmpty()) {
-            rows.save(new WorkRow(key, document(point, id).json(), author.id(), clock.instant()));
-        }
+        boolean begun = rows.existsById(key);
+        Optional<String> held = begun ? Optional.empty() : seatDocument(point, id);
+        held.ifPresent(json -> rows.save(new WorkRow(key, json, author.id(), clock.instant())));
+        return begun || held.isPresent();
+    }
+
+    private Optional<String> seatDocument(UUID point, String id) {
+        return shelf.newestSeat(point, id).flatMap(seat -> shelf.document(point, seat.sheet()));
     }
 
     private SheetWork document(UUID point, String id) {
-        return shelf.newestSeat(point, id)
-                .flatMap(seat -> shelf.document(point, id))
+        return seatDocument(point, id)
                 .map(SheetWork::of)
                 .orElseThrow(() -> RefusedDocumentException.because("/id", id, "no such seat sheet is on the shelf"));
     }

@@ -115,7 +115,9 @@ class WritingController {
     /** The next version of a sheet of the shelf. */
     @PostMapping("/{id}/open")
     String reopen(@AuthenticationPrincipal SignedIn user, @PathVariable String id) {
-        drafts.reopen(user.pointId(), id, user.author());
+        if (!drafts.reopen(user.pointId(), id, user.author())) {
+            throw new ResponseStatusException(HttpStatus.NOT_FOUND);
+        }
         return "redirect:/sheets/work/" + id;
     }
 
