@@ -9,6 +9,7 @@ import app.layette.web.account.Viewing;
 import app.layette.web.fitting.FamilyErased;
 import app.layette.web.fitting.FittingChanged;
 import app.layette.web.fitting.FittingPlannedAgain;
+import app.layette.web.recall.Recalls;
 import app.layette.web.shelf.Shelf;
 import java.time.LocalDate;
 import java.time.Period;
@@ -27,8 +28,10 @@ class DueProjection {
     private final DueItems items;
     private final Shelf shelf;
     private final Viewing viewing;
+    private final Recalls recalls;
 
-    DueProjection(DueItems items, Shelf shelf, Viewing viewing) {
+    DueProjection(DueItems items, Shelf shelf, Viewing viewing, Recalls recalls) {
+        this.recalls = recalls;
         this.items = items;
         this.shelf = shelf;
         this.viewing = viewing;
@@ -68,6 +71,8 @@ class DueProjection {
             return List.of();
         }
         List<DatedEvent> events = new ArrayList<>(plan.dates());
+        recalls.openSince(plan.situation(), point.zone())
+                .ifPresent(day -> events.add(DatedEvent.once("date.RECALL_OPEN", day)));
         // While a fitting is open a newer sheet keeps its gate shut; afterwards somebody has to be told.
         if (plan.state() != FittingState.OPEN) {
             plan.situation().pendingVersions().stream()
