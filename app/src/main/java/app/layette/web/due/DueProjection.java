@@ -11,6 +11,7 @@ import app.layette.web.fitting.FittingChanged;
 import app.layette.web.fitting.FittingPlannedAgain;
 import app.layette.web.recall.Recalls;
 import app.layette.web.shelf.Shelf;
+import app.layette.web.stock.Stock;
 import java.time.LocalDate;
 import java.time.Period;
 import java.util.ArrayList;
@@ -29,8 +30,10 @@ class DueProjection {
     private final Shelf shelf;
     private final Viewing viewing;
     private final Recalls recalls;
+    private final Stock stock;
 
-    DueProjection(DueItems items, Shelf shelf, Viewing viewing, Recalls recalls) {
+    DueProjection(DueItems items, Shelf shelf, Viewing viewing, Recalls recalls, Stock stock) {
+        this.stock = stock;
         this.recalls = recalls;
         this.items = items;
         this.shelf = shelf;
@@ -58,19 +61,20 @@ class DueProjection {
     /** Writes what comes due from a plan and from what was done since. */
     private void project(UUID fitting, UUID point, FittingPlan plan) {
         List<DueItems.Mark> marks = items.marks(List.of(fitting));
-        List<DueItems.Item> due = events(plan, viewing.point(point)).stream()
+        List<DueItems.Item> due = events(fitting, plan, viewing.point(point)).stream()
                 .map(event -> item(fitting, event, marks))
                 .distinct()
                 .toList();
         items.replace(fitting, point, due);
     }
 
-    private List<DatedEvent> events(FittingPlan plan, Point point) {
+    private List<DatedEvent> events(UUID fitting, FittingPlan plan, Point point) {
         // Nothing comes due for a seat that was never fitted.
         if (plan.state() == FittingState.NOT_FITTED || plan.state() == FittingState.TAUGHT) {
             return List.of();
         }
         List<DatedEvent> events = new ArrayList<>(plan.dates());
+        stock.backOn(fitting).ifPresent(day -> events.add(DatedEvent.once("date.SEAT_BACK", day)));
         recalls.openSince(plan.situation(), point.zone())
                 .ifPresent(day -> events.add(DatedEvent.once("date.RECALL_OPEN", day)));
         // While a fitting is open a newer sheet keeps its gate shut; afterwards somebody has to be told.

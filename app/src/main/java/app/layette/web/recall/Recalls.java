@@ -157,6 +157,12 @@ public class Recalls {
                 .min(LocalDate::compareTo);
     }
 
+    /** Whether a recall names a seat with this label, as far as the service was last heard. */
+    @Transactional(readOnly = true)
+    public boolean isNamed(String model, PartialDate made) {
+        return known(key(model)).orElse(List.of()).stream().anyMatch(each -> each.names(model, made));
+    }
+
     /** The service says that something was published: it is asked at once. */
     @TransactionalEventListener
     @Transactional(propagation = Propagation.REQUIRES_NEW)

@@ -1,0 +1,308 @@
+package app.layette.web.stock;
+
+import app.layette.core.entry.FieldProblem;
+import app.layette.core.entry.PartialDate;
+import app.layette.core.seat.SeatSheet;
+import app.layette.core.seat.ServiceLife;
+import app.layette.formats.text.PlainText;
+import app.layette.web.account.Point;
+import app.layette.web.account.SignedIn;
+import app.layette.web.account.Viewing;
+import app.layette.web.fitting.Fittings;
+import app.layette.web.recall.Recalls;
+import app.layette.web.shelf.Shelf;
+import app.layette.web.stock.StockSeat.State;
+import java.sql.Timestamp;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The seats that a fitting point keeps. A seat that is over its life, or named by a recall, is lent to nobody. */
+@Service
+public class Stock {
+    private static final String COLUMNS = "select id, sheet_id, model, made, serial, state, fitting_id, until,"
+            + " washed_on, counted_on from stock_seat";
+    private static final int LONGEST = 200;
+    private static final int LONGEST_SERIAL = 80;
+    private static final int LONGEST_LOAN_DAYS = 730;
+
+    private final JdbcClient jdbc;
+    private final Shelf shelf;
+    private final Fittings fittings;
+    private final Recalls recalls;
+    private final Viewing viewing;
+
+    Stock(JdbcClient jdbc, Shelf shelf, Fittings fittings, Recalls recalls, Viewing viewing) {
+        this.jdbc = jdbc;
+        this.shelf = shelf;
+        this.fittings = fittings;
+        this.recalls = recalls;
+        this.viewing = viewing;
+    }
+
+    /** Why a seat cannot be lent. */
+    public enum Bar {
+        OVER_ITS_LIFE,
+        LIFE_NOT_KNOWN,
+        RECALL_OPEN,
+        NOT_READY
+    }
+
+    /** Something that happened to a seat. */
+    public record Event(String at, String by, String what, String about) {}
+
+    @Transactional(readOnly = true)
+    public List<StockSeat> of(UUID point) {
+        return jdbc.sql(COLUMNS + " where point_id = :point order by state, sheet_id, serial")
+                .param("point", point)
+                .query(Stock::seat)
+                .list();
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<StockSeat> one(UUID point, UUID id) {
+        return jdbc.sql(COLUMNS + " where point_id = :point and id = :id")
+                .param("point", point)
+                .param("id", id)
+                .query(Stock::seat)
+                .optional();
+    }
+
+    private static StockSeat seat(java.sql.ResultSet row, int number) throws java.sql.SQLException {
+        return new StockSeat(
+                row.getObject("id", UUID.class),
+                row.getString("sheet_id"),
+                row.getString("model"),
+                PartialDate.parse(row.getString("made")),
+                row.getString("serial"),
+                State.valueOf(row.getString("state")),
+                Optional.ofNullable(row.getObject("fitting_id", UUID.class)),
+                Optional.ofNullable(row.getObject("until", LocalDate.class)),
+                Optional.ofNullable(row.getObject("washed_on", LocalDate.class)),
+                Optional.ofNullable(row.getObject("counted_on", LocalDate.class)));
+    }
+
+    /** The last day on which it may be used, as its sheet tells (CND-1); empty where nobody looked that up. */
+    public Optional<LocalDate> lastDay(UUID point, StockSeat seat) {
+        return life(point, seat)
+                .filter(life -> life.kind() == ServiceLife.Kind.YEARS)
+                .map(life -> seat.made().lastDay().plusYears(life.years()));
+    }
+
+    private Optional<ServiceLife> life(UUID point, StockSeat seat) {
+        return shelf.newestSeat(point, seat.sheetId())
+                .map(SeatSheet::asReliedOn)
+                .flatMap(sheet -> sheet.life().value());
+    }
+
+    /** What keeps it from being lent; empty where nothing does. A life that nobody looked up is not a long one. */
+    @Transactional(readOnly = true)
+    public Optional<Bar> bar(Point point, StockSeat seat) {
+        if (seat.state() != State.READY) {
+            return Optional.of(Bar.NOT_READY);
+        }
+        if (recalls.isNamed(seat.model(), seat.made())) {
+            return Optional.of(Bar.RECALL_OPEN);
+        }
+        Optional<ServiceLife> life = life(point.id(), seat);
+        if (life.filter(each -> each.kind() == ServiceLife.Kind.NOT_STATED).isPresent()) {
+            return Optional.empty();
+        }
+        return lastDay(point.id(), seat)
+                .map(day -> viewing.today(point).isAfter(day) ? Optional.of(Bar.OVER_ITS_LIFE) : Optional.<Bar>empty())
+                .orElse(Optional.of(Bar.LIFE_NOT_KNOWN));
+    }
+
+    /**
+     * Takes a seat into the stock: it has to be washed and counted before anybody gets it.
+     *
+     * @return what is wrong with the form; empty when it was taken in
+     */
+    @Transactional
+    public List<FieldProblem> add(SignedIn user, Map<String, String> fields) {
+        List<FieldProblem> problems = new ArrayList<>();
+        String sheet = text(fields, "seat", LONGEST, problems);
+        String model = text(fields, "modelNumber", LONGEST, problems);
+        String serial = text(fields, "serial", LONGEST_SERIAL, problems);
+        Optional<PartialDate> made = made(fields.getOrDefault("made", ""), problems);
+        if (!sheet.isEmpty() && shelf.newestSeat(user.pointId(), sheet).isEmpty()) {
+            problems.add(FieldProblem.notAmong("seat", sheet, "the shelf"));
+        }
+        if (problems.isEmpty()) {
+            UUID id = UUID.randomUUID();
+            jdbc.sql("insert into stock_seat (id, point_id, sheet_id, model, made, serial, state)"
+                            + " values (:id, :point, :sheet, :model, :made, :serial, 'CLEANING')")
+                    .param("id", id)
+                    .param("point", user.pointId())
+                    .param("sheet", sheet)
+                    .param("model", model)
+                    .param("made", made.orElseThrow().toString())
+                    .param("serial", serial)
+                    .update();
+            happened(id, user, "ADDED", model);
+        }
+        return problems;
+    }
+
+    /**
+     * Lends a ready seat to a family until a day.
+     *
+     * @return what is wrong; empty when it was lent
+     */
+    @Transactional
+    public List<FieldProblem> lend(SignedIn user, UUID id, UUID fitting, String day) {
+        Point point = viewing.point(user);
+        LocalDate today = viewing.today(point);
+        LocalDate farthest = today.plusDays(LONGEST_LOAN_DAYS);
+        StockSeat seat = locked(user, id);
+        Optional<Bar> bar = bar(point, seat);
+        if (bar.isPresent()) {
+            return List.of(new FieldProblem("seat", seat.serial(), "STOCK_" + bar.get(), "", ""));
+        }
+        LocalDate until;
+        try {
+            until = LocalDate.parse(day.strip());
+        } catch (DateTimeParseException e) {
+            return List.of(FieldProblem.outside("until", day, today, farthest));
+        }
+        if (until.isBefore(today) || until.isAfter(farthest)) {
+            return List.of(FieldProblem.outside("until", day, today, farthest));
+        }
+        String reference = fittings.planned(fitting, user.pointId()).reference();
+        jdbc.sql("update stock_seat set state = 'LENT', fitting_id = :fitting, until = :until where id = :id")
+                .param("fitting", fitting)
+                .param("until", until)
+                .param("id", id)
+                .update();
+        happened(id, user, "LENT", reference + " " + until);
+        planAgain(fitting);
+        return List.of();
+    }
+
+    /** It is back: nobody gets it before it was washed and its parts were counted. */
+    @Transactional
+    public void takeBack(SignedIn user, UUID id) {
+        StockSeat seat = locked(user, id);
+        seat.fitting().ifPresent(fitting -> {
+            jdbc.sql("update stock_seat set state = 'CLEANING', fitting_id = null, until = null, counted_on = null"
+                            + " where id = :id")
+                    .param("id", id)
+                    .update();
+            happened(id, user, "BACK", "");
+            planAgain(fitting);
+        });
+    }
+
+    /** Washed as its manual says, and every part of its list counted. */
+    @Transactional
+    public void ready(SignedIn user, UUID id) {
+        if (locked(user, id).state() == State.CLEANING) {
+            LocalDate today = viewing.today(viewing.point(user));
+            jdbc.sql("update stock_seat set state = 'READY', washed_on = :today, counted_on = :today where id = :id")
+                    .param("today", today)
+                    .param("id", id)
+                    .update();
+            happened(id, user, "READY", "");
+        }
+    }
+
+    /** Out of use, for good; one that is lent has to come back first. */
+    @Transactional
+    public void takeOut(SignedIn user, UUID id) {
+        StockSeat seat = locked(user, id);
+        if (seat.state() == State.READY || seat.state() == State.CLEANING) {
+            jdbc.sql("update stock_seat set state = 'OUT' where id = :id")
+                    .param("id", id)
+                    .update();
+            happened(id, user, "OUT", "");
+        }
+    }
+
+    @Transactional(readOnly = true)
+    public List<Event> events(SignedIn user, UUID id) {
+        Point point = viewing.point(user);
+        return jdbc.sql(
+                        "select e.at, e.by_user, e.what, e.about from stock_event e join stock_seat s on s.id = e.seat_id"
+                                + " where e.seat_id = :id and s.point_id = :point order by e.seq desc limit 50")
+                .param("id", id)
+                .param("point", user.pointId())
+                .query((row, number) -> new Event(
+                        viewing.wording(user)
+                                .moment(row.getTimestamp("at").toInstant().atZone(point.zone())),
+                        row.getString("by_user"),
+                        row.getString("what"),
+                        row.getString("about")))
+                .list();
+    }
+
+    /** The day on which what a fitting has on loan is to be back; empty where it has nothing. */
+    @Transactional(readOnly = true)
+    public Optional<LocalDate> backOn(UUID fitting) {
+        return jdbc.sql("select min(until) from stock_seat where fitting_id = :fitting")
+                .param("fitting", fitting)
+                .query(LocalDate.class)
+                .optional();
+    }
+
+    private StockSeat locked(SignedIn user, UUID id) {
+        return jdbc.sql(COLUMNS + " where point_id = :point and id = :id for update")
+                .param("point", user.pointId())
+                .param("id", id)
+                .query(Stock::seat)
+                .optional()
+                .orElseThrow(NoSuchSeatException::new);
+    }
+
+    private void happened(UUID seat, SignedIn user, String what, String about) {
+        jdbc.sql("insert into stock_event (seat_id, seq, at, by_user, what, about) select :id,"
+                        + " coalesce(max(seq), 0) + 1, :at, :by, :what, :about from stock_event where seat_id = :id")
+                .param("id", seat)
+                .param("at", Timestamp.from(viewing.clock().instant()))
+                .param("by", user.getUsername())
+                .param("what", what)
+                .param("about", about)
+                .update();
+    }
+
+    private void planAgain(UUID fitting) {
+        jdbc.sql("insert into fitting_stale (fitting_id) values (:fitting) on conflict do nothing")
+                .param("fitting", fitting)
+                .update();
+    }
+
+    private static String text(Map<String, String> fields, String name, int longest, List<FieldProblem> problems) {
+        String text = PlainText.of(fields.getOrDefault(name, "")).strip();
+        if (text.isEmpty()) {
+            problems.add(new FieldProblem(name, text, "NEEDED", "", ""));
+        } else if (text.length() > longest) {
+            problems.add(new FieldProblem(name, text.substring(0, 40) + "…", "TOO_LONG", "1", "" + longest));
+        }
+        return text;
+    }
+
+    private static Optional<PartialDate> made(String text, List<FieldProblem> problems) {
+        if (text.isBlank()) {
+            problems.add(new FieldProblem("made", text, "NEEDED", "", ""));
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(PartialDate.typed(text.strip()));
+        } catch (IllegalArgumentException e) {
+            problems.add(FieldProblem.outside("made", text, "1990-01", "2099-12"));
+            return Optional.empty();
+        }
+    }
+
+    /** There is no such seat here. */
+    @org.springframework.web.bind.annotation.ResponseStatus(org.springframework.http.HttpStatus.NOT_FOUND)
+    static class NoSuchSeatException extends RuntimeException {
+        private static final long serialVersionUID = 1L;
+    }
+}

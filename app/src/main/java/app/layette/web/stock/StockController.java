@@ -1,0 +1,161 @@
+package app.layette.web.stock;
+
+import app.layette.core.entry.FieldProblem;
+import app.layette.formats.svg.CarrierPicture;
+import app.layette.formats.wording.Wording;
+import app.layette.web.account.Point;
+import app.layette.web.account.SignedIn;
+import app.layette.web.account.Viewing;
+import app.layette.web.fitting.Fittings;
+import app.layette.web.shelf.SheetSummary;
+import app.layette.web.shelf.Shelf;
+import app.layette.web.stock.StockSeat.State;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+
+/** The seats that are kept here, by what can be done with them. */
+@Controller
+@RequestMapping("/stock")
+class StockController {
+    private static final int USUAL_LOAN_MONTHS = 6;
+
+    private final Stock stock;
+    private final Shelf shelf;
+    private final Fittings fittings;
+    private final Viewing viewing;
+
+    StockController(Stock stock, Shelf shelf, Fittings fittings, Viewing viewing) {
+        this.stock = stock;
+        this.shelf = shelf;
+        this.fittings = fittings;
+        this.viewing = viewing;
+    }
+
+    /** The seats of one state. */
+    public record Column(String state, String name, List<Card> cards) {}
+
+    /**
+     * A seat as it is shown.
+     *
+     * @param life until when it may be used
+     * @param bar why it is lent to nobody; empty where it can be lent
+     * @param withWhom where it is lent, to whom and until when
+     */
+    public record Card(
+            UUID id,
+            String title,
+            String picture,
+            String label,
+            String life,
+            String bar,
+            String withWhom,
+            boolean late,
+            String cared,
+            List<Stock.Event> events) {}
+
+    @GetMapping
+    ModelAndView page(@AuthenticationPrincipal SignedIn user, Model model) {
+        return shown(user, Map.of(), List.of(), model);
+    }
+
+    private ModelAndView shown(SignedIn user, Map<String, String> typed, List<FieldProblem> problems, Model model) {
+        Wording words = viewing.wording(user);
+        Point point = viewing.point(user);
+        Map<String, String> titles = new HashMap<>();
+        List<SheetSummary> sheets = shelf.seats(user.pointId());
+        sheets.forEach(each -> titles.put(each.id(), each.title()));
+        List<StockSeat> seats = stock.of(user.pointId());
+        model.addAttribute(
+                "columns",
+                Arrays.stream(State.values())
+                        .map(state -> new Column(
+                                state.name(),
+                                words.say("stock.state." + state),
+                                seats.stream()
+                                        .filter(each -> each.state() == state)
+                                        .map(each -> card(user, point, each, titles, words))
+                                        .toList()))
+                        .toList());
+        model.addAttribute("none", seats.isEmpty());
+        model.addAttribute("sheets", sheets);
+        model.addAttribute("families", fittings.openOnes(user, List.of()));
+        model.addAttribute("until", viewing.today(point).plusMonths(USUAL_LOAN_MONTHS));
+        model.addAttribute("typed", typed);
+        model.addAttribute("problems", problems.stream().map(words::say).toList());
+        return new ModelAndView(
+                "stock/stock", model.asMap(), problems.isEmpty() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
+    private Card card(SignedIn user, Point point, StockSeat seat, Map<String, String> titles, Wording words) {
+        LocalDate today = viewing.today(point);
+        Optional<Stock.Bar> bar = stock.bar(point, seat).filter(each -> each != Stock.Bar.NOT_READY);
+        String withWhom = seat.fitting()
+                .map(fitting -> fittings.planned(fitting, user.pointId()))
+                .map(fitting -> fitting.childName() + " " + fitting.reference())
+                .flatMap(who -> seat.until().map(day -> who + " · " + words.say(day)))
+                .orElse("");
+        return new Card(
+                seat.id(),
+                titles.getOrDefault(seat.sheetId(), seat.sheetId()),
+                shelf.newestSeat(user.pointId(), seat.sheetId())
+                        .map(CarrierPicture::of)
+                        .orElse(""),
+                seat.model() + " · " + seat.made() + " · " + seat.serial(),
+                stock.lastDay(user.pointId(), seat).map(words::say).orElse(""),
+                bar.map(each -> words.say("stock.bar." + each)).orElse(""),
+                withWhom,
+                seat.until().filter(today::isAfter).isPresent(),
+                seat.washedOn().map(words::say).orElse(""),
+                stock.events(user, seat.id()));
+    }
+
+    @PostMapping
+    ModelAndView add(@AuthenticationPrincipal SignedIn user, @RequestParam Map<String, String> fields, Model model) {
+        List<FieldProblem> problems = stock.add(user, fields);
+        return problems.isEmpty() ? new ModelAndView("redirect:/stock") : shown(user, fields, problems, model);
+    }
+
+    @PostMapping("/{id}/lend")
+    ModelAndView lend(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID id,
+            @RequestParam UUID family,
+            @RequestParam(defaultValue = "") String until,
+            Model model) {
+        List<FieldProblem> problems = stock.lend(user, id, family, until);
+        return problems.isEmpty() ? new ModelAndView("redirect:/stock") : shown(user, Map.of(), problems, model);
+    }
+
+    @PostMapping("/{id}/back")
+    String back(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id) {
+        stock.takeBack(user, id);
+        return "redirect:/stock";
+    }
+
+    @PostMapping("/{id}/ready")
+    String ready(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id) {
+        stock.ready(user, id);
+        return "redirect:/stock";
+    }
+
+    @PostMapping("/{id}/out")
+    String out(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id) {
+        stock.takeOut(user, id);
+        return "redirect:/stock";
+    }
+}

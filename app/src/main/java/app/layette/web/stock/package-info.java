@@ -1,0 +1,3 @@
+/** The actual seats that a fitting point keeps: lent, taken back, washed, counted, taken out of use. */
+@org.springframework.modulith.ApplicationModule(displayName = "Stock")
+package app.layette.web.stock;

@@ -1,0 +1,92 @@
+package app.layette.web.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.layette.web.support.Desk;
+import app.layette.web.support.RunningApp;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** A seat of the stock: taken in, made ready, lent, late, back; barred by its life and by a recall. */
+class StockIT {
+    @RegisterExtension
+    static final RunningApp app = RunningApp.shared();
+
+    private static void takeIn(Desk desk, String seat, String model, String made, String serial) {
+        desk.open("/stock");
+        desk.page().selectOption("[name=seat]", seat);
+        desk.page().fill("[name=modelNumber]", model);
+        desk.page().fill("[name=made]", made);
+        desk.page().fill("[name=serial]", serial);
+        desk.page().click("text=Take it in");
+        desk.page().waitForLoadState();
+    }
+
+    private static String card(String serial) {
+        return ".stock-card:has-text('" + serial + "') ";
+    }
+
+    private static String column(Desk desk, String serial) {
+        return desk.page().textContent(".stock-columns section:has(" + card(serial) + ") h2");
+    }
+
+    @Test
+    void aSeatIsLentOnlyWhereNothingBarsItAndComesBackToBeCounted() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").open("/shelf").click("text=Seats kept here");
+            desk.page().waitForSelector(".empty");
+            takeIn(desk, "wrenfold-thimble", "", "sometime", "");
+            assertThat(desk.page().textContent("[role=alert]")).contains("Model number", "Serial", "sometime");
+            assertThat(desk.page().inputValue("[name=made]")).isEqualTo("sometime");
+            takeIn(desk, "wrenfold-thimble", "WT-210", "2025-03", "S-0001");
+            takeIn(desk, "wrenfold-thimble", "WT-211", "2012-03", "S-OLD");
+            assertThat(column(desk, "S-0001")).contains("To be washed and counted");
+            desk.isAccessible("stock");
+            desk.page().click(card("S-OLD") + "button:has-text('Washed')");
+            assertThat(desk.page().textContent(card("S-OLD"))).contains("Over its life");
+            assertThat(desk.page().locator(card("S-OLD") + ".lend").count()).isZero();
+            desk.page().click(card("S-0001") + "button:has-text('Washed')");
+            assertThat(desk.page().textContent(card("S-0001"))).contains("usable until", "washed and counted");
+            String tamsin = app.ask(
+                    "select f.id from fitting f join family a on a.id = f.family_id where a.child_name = 'Tamsin'");
+            desk.page().selectOption(card("S-0001") + "[name=family]", tamsin);
+            desk.page().fill(card("S-0001") + "[name=until]", "2020-01-01");
+            desk.page().click(card("S-0001") + "button:has-text('Lend it')");
+            assertThat(desk.page().textContent("[role=alert]")).contains("2020-01-01");
+            desk.page().selectOption(card("S-0001") + "[name=family]", tamsin);
+            desk.page().click(card("S-0001") + "button:has-text('Lend it')");
+            assertThat(column(desk, "S-0001")).contains("Lent");
+            assertThat(desk.page().textContent(card("S-0001"))).contains("Tamsin");
+            int heard = Integer.parseInt(
+                    app.ask("select (select count(*) from fitting_stale where fitting_id = '" + tamsin + "')"
+                            + " + (select count(*) from due_item where fitting_id = '" + tamsin
+                            + "' and what = 'date.SEAT_BACK')"));
+            assertThat(heard).isPositive();
+            app.execute("update stock_seat set until = current_date - 3 where serial = 'S-0001'");
+            desk.open("/stock");
+            assertThat(desk.page().textContent(card("S-0001"))).contains("late");
+            desk.page().click(card("S-0001") + "button:has-text('It is back')");
+            assertThat(column(desk, "S-0001")).contains("To be washed and counted");
+            desk.page().click(card("S-0001") + "button:has-text('Washed')");
+
+            desk.open("/recalls");
+            desk.page().fill("[name=modelNumber]", "wt-210");
+            desk.page().fill("[name=title]", "The handle can come off");
+            desk.page().fill("[name=remedy]", "Another handle");
+            desk.page().click("text=Publish it");
+            desk.open("/stock");
+            assertThat(desk.page().textContent(card("S-0001"))).contains("A recall names it");
+            assertThat(desk.page().locator(card("S-0001") + ".lend").count()).isZero();
+            desk.page().click(card("S-0001") + "button:has-text('out of use')");
+            assertThat(column(desk, "S-0001")).contains("Out of use");
+            desk.page().click(card("S-0001") + "summary");
+            assertThat(desk.page().textContent(card("S-0001") + "ol"))
+                    .contains("taken in", "lent W-1041", "back", "out of use");
+            desk.forgive();
+        }
+        try (Desk desk = new Desk(app.address(), 390, 844)) {
+            desk.signIn("pim").open("/stock").fitsItsWidth("stock on a phone");
+            desk.isQuiet();
+        }
+    }
+}
