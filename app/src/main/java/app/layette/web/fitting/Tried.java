@@ -4,6 +4,7 @@ import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.PlanDifference;
 import app.layette.core.practice.PracticeProfile;
 import app.layette.core.seat.SeatSheet;
+import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
 import java.util.ArrayList;
 import java.util.List;
@@ -31,7 +32,15 @@ public class Tried {
      *
      * @param difference every conclusion that would stand otherwise
      */
-    public record Otherwise(UUID id, String child, String reference, PlanDifference difference) {}
+    public record Otherwise(UUID id, String child, String reference, PlanDifference difference) {
+        /** Each conclusion that would stand otherwise, how it stands and how it would. */
+        public List<String> says(Wording words) {
+            return difference.changes().stream()
+                    .map(each -> words.say("conclusion." + each.conclusion()) + ": "
+                            + words.say("gateState." + each.from()) + " → " + words.say("gateState." + each.to()))
+                    .toList();
+        }
+    }
 
     /** The open fittings that go by a seat's sheet and would come out otherwise by this version of it. */
     @Transactional(readOnly = true)

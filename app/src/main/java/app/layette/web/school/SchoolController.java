@@ -16,7 +16,6 @@ import app.layette.web.fitting.Tried;
 import app.layette.web.practice.Profiles;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -256,12 +255,6 @@ class SchoolController {
     }
 
     private static Fitting fitting(Tried.Otherwise otherwise, Wording words) {
-        List<String> changes = new ArrayList<>();
-        otherwise
-                .difference()
-                .changes()
-                .forEach(each -> changes.add(words.say("conclusion." + each.conclusion()) + ": "
-                        + words.say("gateState." + each.from()) + " → " + words.say("gateState." + each.to())));
-        return new Fitting(otherwise.id(), otherwise.child(), otherwise.reference(), changes);
+        return new Fitting(otherwise.id(), otherwise.child(), otherwise.reference(), otherwise.says(words));
     }
 }

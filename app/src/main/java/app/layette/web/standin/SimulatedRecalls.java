@@ -1,12 +1,12 @@
 package app.layette.web.standin;
 
 import app.layette.core.entry.FieldProblem;
-import app.layette.formats.text.PlainText;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.recall.RecallNotice;
 import app.layette.web.recall.RecallPublished;
 import app.layette.web.recall.RecallService;
+import app.layette.web.shell.TypedText;
 import java.sql.Timestamp;
 import java.sql.Types;
 import java.time.Instant;
@@ -131,9 +131,9 @@ class SimulatedRecalls implements RecallService {
     ModelAndView publish(
             @AuthenticationPrincipal SignedIn user, @RequestParam Map<String, String> fields, Model model) {
         List<FieldProblem> problems = new ArrayList<>();
-        String number = text(fields, "modelNumber", problems);
-        String title = text(fields, "title", problems);
-        String remedy = text(fields, "remedy", problems);
+        String number = TypedText.needed(fields, "modelNumber", LONGEST, problems);
+        String title = TypedText.needed(fields, "title", LONGEST, problems);
+        String remedy = TypedText.needed(fields, "remedy", LONGEST, problems);
         Optional<LocalDate> from = day(fields, "madeFrom", problems);
         Optional<LocalDate> to = day(fields, "madeTo", problems);
         if (!problems.isEmpty()) {
@@ -178,16 +178,6 @@ class SimulatedRecalls implements RecallService {
     String behave(@RequestParam Mood mood) {
         this.mood.set(mood);
         return "redirect:/recalls";
-    }
-
-    private static String text(Map<String, String> fields, String name, List<FieldProblem> problems) {
-        String text = PlainText.of(fields.getOrDefault(name, "")).strip();
-        if (text.isEmpty()) {
-            problems.add(new FieldProblem(name, text, "NEEDED", "", ""));
-        } else if (text.length() > LONGEST) {
-            problems.add(new FieldProblem(name, text.substring(0, 40) + "…", "TOO_LONG", "1", "" + LONGEST));
-        }
-        return text;
     }
 
     private static Optional<LocalDate> day(Map<String, String> fields, String name, List<FieldProblem> problems) {

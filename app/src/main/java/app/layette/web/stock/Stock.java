@@ -4,13 +4,13 @@ import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.PartialDate;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.seat.ServiceLife;
-import app.layette.formats.text.PlainText;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.recall.Recalls;
 import app.layette.web.shelf.Shelf;
+import app.layette.web.shell.TypedText;
 import app.layette.web.stock.StockSeat.State;
 import java.sql.Timestamp;
 import java.time.LocalDate;
@@ -128,9 +128,9 @@ public class Stock {
     @Transactional
     public List<FieldProblem> add(SignedIn user, Map<String, String> fields) {
         List<FieldProblem> problems = new ArrayList<>();
-        String sheet = text(fields, "seat", LONGEST, problems);
-        String model = text(fields, "modelNumber", LONGEST, problems);
-        String serial = text(fields, "serial", LONGEST_SERIAL, problems);
+        String sheet = TypedText.needed(fields, "seat", LONGEST, problems);
+        String model = TypedText.needed(fields, "modelNumber", LONGEST, problems);
+        String serial = TypedText.needed(fields, "serial", LONGEST_SERIAL, problems);
         Optional<PartialDate> made = made(fields.getOrDefault("made", ""), problems);
         if (!sheet.isEmpty() && shelf.newestSeat(user.pointId(), sheet).isEmpty()) {
             problems.add(FieldProblem.notAmong("seat", sheet, "the shelf"));
@@ -275,16 +275,6 @@ public class Stock {
         jdbc.sql("insert into fitting_stale (fitting_id) values (:fitting) on conflict do nothing")
                 .param("fitting", fitting)
                 .update();
-    }
-
-    private static String text(Map<String, String> fields, String name, int longest, List<FieldProblem> problems) {
-        String text = PlainText.of(fields.getOrDefault(name, "")).strip();
-        if (text.isEmpty()) {
-            problems.add(new FieldProblem(name, text, "NEEDED", "", ""));
-        } else if (text.length() > longest) {
-            problems.add(new FieldProblem(name, text.substring(0, 40) + "…", "TOO_LONG", "1", "" + longest));
-        }
-        return text;
     }
 
     private static Optional<PartialDate> made(String text, List<FieldProblem> problems) {

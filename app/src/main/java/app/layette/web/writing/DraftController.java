@@ -1,7 +1,6 @@
 package app.layette.web.writing;
 
 import app.layette.core.evidence.SheetVersion;
-import app.layette.core.rule.Conclusion;
 import app.layette.core.seat.SeatSheet;
 import app.layette.formats.document.RefusedDocumentException;
 import app.layette.formats.document.SheetReader;
@@ -120,17 +119,7 @@ class DraftController {
     }
 
     private static Fitting fitting(Tried.Otherwise otherwise, Wording words) {
-        List<String> changes = new ArrayList<>();
-        otherwise
-                .difference()
-                .changes()
-                .forEach(each -> changes.add(name(each.conclusion(), words) + ": "
-                        + words.say("gateState." + each.from()) + " → " + words.say("gateState." + each.to())));
-        return new Fitting(otherwise.id(), otherwise.child(), otherwise.reference(), changes);
-    }
-
-    private static String name(Conclusion conclusion, Wording words) {
-        return words.say("conclusion." + conclusion);
+        return new Fitting(otherwise.id(), otherwise.child(), otherwise.reference(), otherwise.says(words));
     }
 
     /** The second person, with the manual in hand. */

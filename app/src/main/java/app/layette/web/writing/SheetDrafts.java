@@ -8,13 +8,15 @@ import app.layette.formats.document.DocumentProblem;
 import app.layette.formats.document.RefusedDocumentException;
 import app.layette.formats.sheet.SheetField;
 import app.layette.formats.sheet.SheetWork;
-import app.layette.formats.text.PlainText;
 import app.layette.web.shelf.Shelf;
+import app.layette.web.shell.TypedText;
 import java.text.Normalizer;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
@@ -35,7 +37,16 @@ public class SheetDrafts {
     record Said(String manual, String label, String tape) {}
 
     /** What names a restraint. */
-    record Naming(String maker, String name, String modelNumber) {}
+    record Naming(String maker, String name, String modelNumber) {
+        /** By the names under which a problem is told. */
+        private Map<String, String> typed() {
+            Map<String, String> typed = new HashMap<>();
+            typed.put("maker", maker);
+            typed.put("seatName", name);
+            typed.put("modelNumber", modelNumber);
+            return typed;
+        }
+    }
 
     SheetDrafts(WorkRows rows, Shelf shelf, Clock clock) {
         this.rows = rows;
@@ -62,12 +73,12 @@ public class SheetDrafts {
      */
     @Transactional
     public String begin(UUID point, SeatKind kind, Naming given, String from, Author author) {
-        Naming naming = new Naming(
-                plain("maker", given.maker()), plain("name", given.name()), plain("modelNumber", given.modelNumber()));
         List<FieldProblem> problems = new ArrayList<>();
-        refuse("maker", naming.maker(), problems);
-        refuse("seatName", naming.name(), problems);
-        refuse("modelNumber", naming.modelNumber(), problems);
+        Map<String, String> typed = given.typed();
+        Naming naming = new Naming(
+                TypedText.needed(typed, "maker", LONGEST_NAME, problems),
+                TypedText.needed(typed, "seatName", LONGEST_NAME, problems),
+                TypedText.needed(typed, "modelNumber", LONGEST_NAME, problems));
         if (!problems.isEmpty()) {
             throw new NamingRefusedException(problems);
         }
@@ -138,18 +149,6 @@ public class SheetDrafts {
     @Transactional
     public void drop(UUID point, String id) {
         rows.findById(new WorkRow.Key(point, id)).ifPresent(rows::delete);
-    }
-
-    private static String plain(String field, String text) {
-        return PlainText.of(text == null ? "" : text).strip();
-    }
-
-    private static void refuse(String field, String text, List<FieldProblem> problems) {
-        if (text.isEmpty()) {
-            problems.add(new FieldProblem(field, text, "NEEDED", "", ""));
-        } else if (text.length() > LONGEST_NAME) {
-            problems.add(new FieldProblem(field, text.substring(0, 40) + "…", "TOO_LONG", "1", "" + LONGEST_NAME));
-        }
     }
 
     private static String idOf(Naming naming) {
