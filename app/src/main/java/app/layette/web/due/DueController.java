@@ -11,14 +11,20 @@ import app.layette.web.shelf.Shelf;
 import app.layette.web.shell.Address;
 import app.layette.web.shell.Page;
 import jakarta.servlet.http.HttpServletRequest;
+import java.nio.charset.StandardCharsets;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -101,13 +107,25 @@ class DueController {
             @RequestParam(defaultValue = "QUARTER") Ahead ahead,
             @RequestParam(defaultValue = "") String about,
             @RequestParam(defaultValue = "1") int page,
+            @RequestParam(defaultValue = "") String what,
+            @RequestParam(defaultValue = "") String family,
             HttpServletRequest request,
             Model model) {
         Point point = viewing.point(user);
         LocalDate today = viewing.today(point);
         Wording words = viewing.wording(user);
-        Page<DueItems.Item> shown =
-                Page.of(items.open(point.id(), today, today.plusDays(ahead.days), MOST_READ), page, MOST_SHOWN);
+        List<DueItems.Item> all = items.open(point.id(), today, today.plusDays(ahead.days), MOST_READ);
+        String wanted = family.strip().toLowerCase(Locale.ROOT);
+        List<DueItems.Item> found = all.stream()
+                .filter(item -> what.isEmpty() || item.what().equals(what))
+                .filter(item -> (item.child() + " " + item.reference())
+                        .toLowerCase(Locale.ROOT)
+                        .contains(wanted))
+                .toList();
+        model.addAttribute("kinds", kinds(all, what, words));
+        model.addAttribute("what", what);
+        model.addAttribute("family", family.strip());
+        Page<DueItems.Item> shown = Page.of(found, page, MOST_SHOWN);
         List<DueItems.Item> open = shown.items();
         List<DueItems.Mark> marks = items.marks(
                 open.stream().map(DueItems.Item::fittingId).distinct().toList());
@@ -121,13 +139,29 @@ class DueController {
         model.addAttribute("pictures", pictures(open, point.id()));
         model.addAttribute("chosen", lines.stream().anyMatch(Line::chosen));
         model.addAttribute("page", shown);
-        model.addAttribute("most", shown.all() == MOST_READ ? MOST_READ : 0);
+        model.addAttribute("most", all.size() == MOST_READ ? MOST_READ : 0);
         model.addAttribute("mail", mail.way().name());
         model.addAttribute(
                 "feed",
                 address.of(
                         "/calendar/" + feeds.of(user.userId(), viewing.clock().instant()) + ".ics", request));
         return "due/due";
+    }
+
+    /** A kind of thing that comes due, and how many of it there are. */
+    public record Kind(String what, String says, long count, boolean chosen) {}
+
+    private static List<Kind> kinds(List<DueItems.Item> all, String chosen, Wording words) {
+        Map<String, Long> counted =
+                all.stream().collect(Collectors.groupingBy(DueItems.Item::what, TreeMap::new, Collectors.counting()));
+        return counted.entrySet().stream()
+                .map(each -> new Kind(
+                        each.getKey(),
+                        words.say(each.getKey()),
+                        each.getValue(),
+                        each.getKey().equals(chosen)))
+                .sorted(Comparator.comparing(Kind::says))
+                .toList();
     }
 
     /** The seat of each family, drawn; a seat that is on no shelf has no drawing. */
@@ -232,6 +266,44 @@ class DueController {
             after.addFlashAttribute("typedUntil", until);
             return "redirect:/due?ahead=" + ahead + "&about=" + key(fitting, what, dueOn) + "#about";
         }
+        return "redirect:/due?ahead=" + ahead;
+    }
+
+    /** Several lines are done at once; one that is gone meanwhile is left out and said. */
+    @PostMapping("/due/done")
+    String done(
+            @AuthenticationPrincipal SignedIn user,
+            @RequestParam(name = "line", defaultValue = "") List<String> lines,
+            @RequestParam UUID id,
+            @RequestParam(defaultValue = "QUARTER") Ahead ahead,
+            RedirectAttributes after) {
+        Wording words = viewing.wording(user);
+        LocalDate today = viewing.today(viewing.point(user));
+        Map<String, DueItems.Item> open = new HashMap<>();
+        items.open(user.pointId(), today, today.plusDays(Ahead.ALL.days), MOST_READ)
+                .forEach(item -> open.put(key(item.fittingId(), item.what(), item.likely()), item));
+        List<DueItems.Item> chosen =
+                lines.stream().map(open::get).filter(Objects::nonNull).toList();
+        if (chosen.size() < lines.size() || lines.isEmpty()) {
+            after.addFlashAttribute(
+                    "refused", List.of(words.say(lines.isEmpty() ? "due.refused.none" : "due.refused.gone")));
+        }
+        transactions.executeWithoutResult(status -> chosen.forEach(item -> {
+            String name = id + item.fittingId().toString() + item.what();
+            items.mark(
+                    UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8)),
+                    new DueItems.Mark(
+                            item.fittingId(),
+                            item.what(),
+                            item.likely(),
+                            DueItems.Mark.Kind.DONE,
+                            null,
+                            "",
+                            user.author().id(),
+                            today),
+                    viewing.clock().instant());
+            fittings.refresh(item.fittingId());
+        }));
         return "redirect:/due?ahead=" + ahead;
     }
 

@@ -269,8 +269,11 @@ public class Shelf {
         if (author.role() != Author.Role.LEAD || row.importedBy().equals(author.id())) {
             throw refused("/status", "draft", "a lead confirms it who did not write it");
         }
-        if (row.status() == SheetStatus.CONFIRMED) {
-            throw refused("/status", "confirmed", "allowed is a draft");
+        boolean waits = waiting(point).stream()
+                .anyMatch(each -> each.id().equals(draft.id()) && each.version() == draft.version());
+        if (!waits) {
+            throw refused(
+                    "/version", draft.toString(), "allowed is the newest draft, where nothing newer is confirmed");
         }
         List<SheetRow> held = held(point, draft.id());
         ObjectNode document = (ObjectNode) Schemas.parse(asDraft(held, (ObjectNode) Schemas.parse(row.document())));

@@ -7,6 +7,7 @@ import app.layette.core.seat.ServiceLife;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
+import app.layette.web.fitting.FamilyErased;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.recall.Recalls;
 import app.layette.web.shelf.Shelf;
@@ -20,8 +21,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The seats that a fitting point keeps. A seat that is over its life, or named by a recall, is lent to nobody. */
@@ -240,6 +243,17 @@ public class Stock {
                         row.getString("what"),
                         row.getString("about")))
                 .list();
+    }
+
+    /** Of whom it was lent to nothing is left where the family is erased. */
+    @EventListener
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void onErased(FamilyErased erased) {
+        jdbc.sql("update stock_event e set about = '' from stock_seat s where s.id = e.seat_id and s.point_id = :point"
+                        + " and split_part(e.about, ' ', 1) = :reference")
+                .param("point", erased.point())
+                .param("reference", erased.reference())
+                .update();
     }
 
     /** The day on which what a fitting has on loan is to be back; empty where it has nothing. */

@@ -89,8 +89,10 @@ class LabelsIT {
         List<String> bad = new ArrayList<>();
         try (Desk desk = new Desk(app.address(), width, height, scheme)) {
             desk.signIn("marit");
-            for (String child :
-                    new String[] {"Tamsin", "Bramwell", "Linnea", "Juniper", "Rowan", "Bastian", "Isolde"}) {
+            // Letters of twice the size change the page and not the drawings: one of each way of fixing tells all.
+            for (String child : letters == WHOLE
+                    ? new String[] {"Tamsin", "Bramwell", "Linnea", "Juniper", "Rowan", "Bastian", "Isolde"}
+                    : new String[] {"Tamsin", "Rowan", "Bastian"}) {
                 desk.open("/?find=" + child).click("tbody a");
                 String fitting = desk.page().url().replaceAll(".*/fittings/([0-9a-f-]*).*", "/fittings/$1");
                 for (String view : new String[] {"side", "cabin", "harness", "belt", "timeline"}) {

@@ -1,0 +1,60 @@
+package app.layette.web.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.layette.web.support.Desk;
+import app.layette.web.support.RunningApp;
+import com.microsoft.playwright.Locator;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** What is due, by kind and by family, and several things done at once. */
+class DueIT {
+    private static final String LINES = "table.list tbody tr";
+
+    @RegisterExtension
+    static final RunningApp app = RunningApp.shared();
+
+    @Test
+    void itIsFilteredAndSeveralAreDoneAtOnce() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").open("/due?ahead=ALL");
+            int all = desk.page().locator(LINES).count();
+            desk.page().fill("[name=family]", "ottilie");
+            desk.page().click(".due-filter button");
+            int hers = desk.page().locator(LINES).count();
+            assertThat(hers).isPositive().isLessThan(all);
+            assertThat(desk.page().locator(LINES + ":has-text('Ottilie')").count())
+                    .isEqualTo(hers);
+            desk.page().fill("[name=family]", "");
+            Locator kinds = desk.page().locator(".due-filter option");
+            String kind = kinds.nth(1).getAttribute("value");
+            desk.page().selectOption("[name=what]", kind);
+            desk.page().click(".due-filter button");
+            int ofKind = desk.page().locator(LINES).count();
+            assertThat(kinds.nth(1).textContent()).contains("(" + ofKind + ")");
+            assertThat(ofKind).isLessThan(all);
+            desk.isAccessible("due, filtered");
+
+            desk.open("/due?ahead=ALL").page().click("text=Done: all that are ticked");
+            assertThat(desk.page().textContent("[role=alert]")).contains("Nothing was ticked");
+            String first = desk.page().locator("[name=line]").nth(0).getAttribute("value");
+            String second = desk.page().locator("[name=line]").nth(1).getAttribute("value");
+            desk.page().locator("[name=line]").nth(0).check();
+            desk.page().locator("[name=line]").nth(1).check();
+            desk.page().click("text=Done: all that are ticked");
+            desk.page().waitForLoadState();
+            assertThat(desk.page().locator("[name=line][value='" + first + "']").count())
+                    .isZero();
+            assertThat(desk.page()
+                            .locator("[name=line][value='" + second + "']")
+                            .count())
+                    .isZero();
+            desk.isQuiet();
+        }
+        try (Desk desk = new Desk(app.address(), 390, 844)) {
+            desk.signIn("marit").open("/due").fitsItsWidth("due on a phone");
+            desk.isQuiet();
+        }
+    }
+}
