@@ -3,7 +3,11 @@ create table sheet_work (
     point_id uuid not null references point,
     id varchar(60) not null,
     document text not null,
-    changed_by varchar(80) not null,
+    -- Everybody who changed anything in it: none of them confirms it.
+    writers text[] not null,
     changed_at timestamptz not null,
     primary key (point_id, id)
 );
+
+-- Who wrote a draft, besides whoever put it on the shelf.
+alter table sheet add column writers text[] not null default '{}';

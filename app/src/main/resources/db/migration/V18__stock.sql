@@ -12,6 +12,8 @@ create table stock_seat (
     until date,
     washed_on date,
     counted_on date,
+    -- What a recall asks for was done to it.
+    remedied_on date,
     check ((state = 'LENT') = (fitting_id is not null and until is not null))
 );
 create index stock_by_point on stock_seat (point_id, state);

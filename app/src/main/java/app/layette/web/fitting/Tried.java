@@ -42,6 +42,13 @@ public class Tried {
         }
     }
 
+    /**
+     * What came of a trial.
+     *
+     * @param tried how many fittings were planned both ways
+     */
+    public record Result(int tried, List<Otherwise> otherwise) {}
+
     /** The open fittings that go by a seat's sheet and would come out otherwise by this version of it. */
     @Transactional(readOnly = true)
     public List<Otherwise> bySheet(Point point, SeatSheet sheet) {
@@ -53,11 +60,11 @@ public class Tried {
 
     /** The last fittings of a point, open and ended, that would have come out otherwise by this practice. */
     @Transactional(readOnly = true)
-    public List<Otherwise> byPractice(Point point, PracticeProfile profile, int most) {
-        return otherwise(
-                rows.last(point.id(), Limit.of(Math.min(MOST, most))),
-                row -> plans.onItsDay(row, point),
-                row -> plans.asIfByPractice(row, point, profile));
+    public Result byPractice(Point point, PracticeProfile profile, int most) {
+        List<FittingRow> last = rows.last(point.id(), Limit.of(Math.min(MOST, most)));
+        return new Result(
+                last.size(),
+                otherwise(last, row -> plans.onItsDay(row, point), row -> plans.asIfByPractice(row, point, profile)));
     }
 
     private static List<Otherwise> otherwise(

@@ -1,5 +1,6 @@
 package app.layette.web.recall;
 
+import app.layette.core.condition.RecallNotice;
 import java.util.List;
 
 /** A service that is asked for recalls. */

@@ -1,5 +1,6 @@
 package app.layette.web.recall;
 
+import app.layette.core.condition.RecallNotice;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.PartialDate;
 import app.layette.core.entry.Question;
@@ -22,9 +23,11 @@ import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.event.TransactionalEventListener;
+import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
 
 /** What the recall service says of a seat, with the age of the answer. Not reachable is not known. */
@@ -41,6 +44,7 @@ public class Recalls {
     private final RecallService service;
     private final JdbcClient jdbc;
     private final Clock clock;
+    private final TransactionTemplate transactions;
     private final Cache<String, Answered> kept =
             Caffeine.newBuilder().maximumSize(MOST_KEPT).expireAfterWrite(KEPT).build();
 
@@ -64,8 +68,11 @@ public class Recalls {
      */
     public record Answer(State state, List<RecallNotice> notices, Optional<Instant> at) {}
 
-    Recalls(RecallService service, JdbcClient jdbc, Clock clock) {
+    Recalls(RecallService service, JdbcClient jdbc, Clock clock, PlatformTransactionManager manager) {
         this.service = service;
+        this.transactions = new TransactionTemplate(manager);
+        // What came back is kept whatever becomes of the request that asked.
+        transactions.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
         this.jdbc = jdbc;
         this.clock = clock;
     }
@@ -74,8 +81,7 @@ public class Recalls {
         return service.isSimulated();
     }
 
-    /** Asks about the carrier of a fitting. */
-    @Transactional
+    /** Asks about the carrier of a fitting. No transaction waits for the service. */
     public Answer about(Situation situation) {
         Optional<Fact.LabelRead> label = situation.label(Fact.Part.CARRIER).map(Stamped::value);
         String model = label.map(Fact.LabelRead::model).orElse("");
@@ -101,8 +107,8 @@ public class Recalls {
             return before;
         }
         Answered answered = new Answered(service.about(model), clock.instant());
+        transactions.executeWithoutResult(status -> remember(key, answered));
         kept.put(key, answered);
-        remember(key, answered);
         return answered;
     }
 
@@ -144,50 +150,59 @@ public class Recalls {
      */
     @Transactional(readOnly = true)
     public Optional<LocalDate> openSince(Situation situation, ZoneId zone) {
-        Optional<Fact.LabelRead> label = situation.label(Fact.Part.CARRIER).map(Stamped::value);
         Optional<LocalDate> remedied = situation
                 .answer(Question.RECALL)
                 .filter(answer -> answer.value().equals(REMEDIED))
                 .map(Stamped::on);
-        return label.filter(read -> read.model() != null && !read.model().isBlank()).stream()
-                .flatMap(read -> known(key(read.model())).orElse(List.of()).stream()
-                        .filter(each -> each.names(read.model(), read.made())))
-                .map(notice -> notice.publishedAt().atZone(zone).toLocalDate())
-                .filter(day -> remedied.filter(done -> !done.isBefore(day)).isEmpty())
-                .min(LocalDate::compareTo);
+        return situation
+                .label(Fact.Part.CARRIER)
+                .map(Stamped::value)
+                .filter(read -> read.model() != null && !read.model().isBlank())
+                .flatMap(
+                        read -> heard(read.model(), read.made(), remedied, zone).openSince());
     }
 
-    /** Whether a recall names a seat with this label, as far as the service was last heard. */
+    /**
+     * What was last heard of a seat.
+     *
+     * @param known whether the service ever answered about its model: otherwise nothing is known
+     * @param openSince since when a recall of it is open; empty where none is
+     */
+    public record Heard(boolean known, Optional<LocalDate> openSince) {}
+
+    /** What the service last said of a seat with this label, and whether it ever said anything. */
     @Transactional(readOnly = true)
-    public boolean isNamed(String model, PartialDate made) {
-        return known(key(model)).orElse(List.of()).stream().anyMatch(each -> each.names(model, made));
+    public Heard heard(String model, PartialDate made, Optional<LocalDate> remedied, ZoneId zone) {
+        Optional<List<RecallNotice>> notices = known(key(model));
+        return new Heard(
+                notices.isPresent(), RecallNotice.openSince(notices.orElse(List.of()), model, made, remedied, zone));
     }
 
-    /** The service says that something was published: it is asked at once. */
-    @TransactionalEventListener
-    @Transactional(propagation = Propagation.REQUIRES_NEW)
-    public void onPublished(RecallPublished published) {
-        refresh(published.model());
-    }
-
-    /** Nobody has to look a seat up to hear of a recall: every model that was ever fitted is asked for a few times a day. */
-    @Scheduled(initialDelay = 5, fixedDelay = 360, timeUnit = TimeUnit.MINUTES)
-    @Transactional
-    public void askForAll() {
-        jdbc.sql("select distinct lower(e.document #>> '{fact,model}') from entry e"
-                        + " where e.document #>> '{fact,kind}' = 'labelRead'"
-                        + " and e.document #>> '{fact,model}' <> '' limit " + MOST_KEPT)
-                .query(String.class)
-                .list()
-                .forEach(this::refresh);
-    }
-
-    private void refresh(String model) {
+    /** Asks about a model now, so that what is kept of it is as fresh as can be; one that cannot be asked stays as it is. */
+    public void listen(String model) {
         kept.invalidate(key(model));
         try {
             ask(model);
         } catch (RecallService.UnreachableException e) {
             LOG.warn("The recall service did not answer: {}", e.getMessage());
         }
+    }
+
+    /** The service says that something was published: it is asked at once. */
+    @TransactionalEventListener
+    public void onPublished(RecallPublished published) {
+        listen(published.model());
+    }
+
+    /** Nobody has to look a seat up to hear of a recall: every model that was ever fitted is asked for a few times a day. */
+    @Scheduled(initialDelay = 5, fixedDelay = 360, timeUnit = TimeUnit.MINUTES)
+    public void askForAll() {
+        jdbc.sql("select distinct lower(e.document #>> '{fact,model}') from entry e"
+                        + " where e.document #>> '{fact,kind}' = 'labelRead'"
+                        + " and e.document #>> '{fact,model}' <> ''"
+                        + " union select distinct lower(model) from stock_seat where state <> 'OUT' limit " + MOST_KEPT)
+                .query(String.class)
+                .list()
+                .forEach(this::listen);
     }
 }

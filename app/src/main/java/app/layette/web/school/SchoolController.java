@@ -1,7 +1,7 @@
 package app.layette.web.school;
 
+import app.layette.core.entry.FieldProblem;
 import app.layette.core.practice.PracticeProfile;
-import app.layette.formats.document.DocumentProblem;
 import app.layette.formats.document.Schemas;
 import app.layette.formats.document.SheetReader;
 import app.layette.formats.document.ShippedProfiles;
@@ -16,6 +16,7 @@ import app.layette.web.fitting.Tried;
 import app.layette.web.practice.Profiles;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -69,7 +70,7 @@ class SchoolController {
             boolean differs,
             List<Option> options,
             String value,
-            String problem) {}
+            boolean wrong) {}
 
     /** A word to choose. */
     public record Option(String value, String label, boolean chosen) {}
@@ -78,7 +79,7 @@ class SchoolController {
     public record Fitting(UUID id, String child, String reference, List<String> changes) {}
 
     /** What a form made of the practice that is tried. */
-    private record Trial(ObjectNode document, Map<String, String> typed, Map<String, DocumentProblem> problems) {}
+    private record Trial(ObjectNode document, Map<String, String> typed, Map<String, FieldForm.Problem> problems) {}
 
     @GetMapping("/practice")
     String practice(@AuthenticationPrincipal SignedIn user, Model model) {
@@ -101,10 +102,11 @@ class SchoolController {
         if (trial.problems().isEmpty()) {
             Wording words = viewing.wording(user);
             PracticeProfile profile = SheetReader.profile(trial.document().toString());
-            model.addAttribute("last", LAST);
+            Tried.Result result = tried.byPractice(viewing.point(user), profile, LAST);
+            model.addAttribute("last", result.tried());
             model.addAttribute(
                     "otherwise",
-                    tried.byPractice(viewing.point(user), profile, LAST).stream()
+                    result.otherwise().stream()
                             .map(each -> fitting(each, words))
                             .toList());
         }
@@ -120,9 +122,17 @@ class SchoolController {
             throw new AccessDeniedException("Only a lead puts a practice in force");
         }
         Point point = viewing.point(user);
-        Optional<LocalDate> from = day(fields.getOrDefault("from", ""), viewing.today(point), trial);
+        LocalDate today = viewing.today(point);
+        String typed = fields.getOrDefault("from", "");
+        Optional<LocalDate> from = day(typed, today);
         if (from.isEmpty() || !trial.problems().isEmpty()) {
             fill(user, trial, model);
+            if (from.isEmpty()) {
+                FieldProblem problem = FieldProblem.outside("inForceFrom", typed, today, today.plusDays(FARTHEST_DAYS));
+                List<String> all = new ArrayList<>(said(trial, viewing.wording(user)));
+                all.add(viewing.wording(user).say(problem));
+                model.addAttribute("problems", all);
+            }
             return new ModelAndView("school/practice", model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
         }
         int version = profiles.putInForce(point, trial.document().toString(), from.get(), user.getUsername());
@@ -131,25 +141,20 @@ class SchoolController {
         return new ModelAndView("redirect:/practice");
     }
 
-    private static Optional<LocalDate> day(String typed, LocalDate today, Trial trial) {
-        String allowed = "allowed is " + today + " to " + today.plusDays(FARTHEST_DAYS);
+    private static Optional<LocalDate> day(String typed, LocalDate today) {
         try {
             LocalDate day = LocalDate.parse(typed.strip());
-            if (!day.isBefore(today) && !day.isAfter(today.plusDays(FARTHEST_DAYS))) {
-                return Optional.of(day);
-            }
+            boolean fits = !day.isBefore(today) && !day.isAfter(today.plusDays(FARTHEST_DAYS));
+            return fits ? Optional.of(day) : Optional.empty();
         } catch (DateTimeParseException notADay) {
-            trial.problems().put("from", new DocumentProblem("from", typed, allowed));
             return Optional.empty();
         }
-        trial.problems().put("from", new DocumentProblem("from", typed, allowed));
-        return Optional.empty();
     }
 
     private Trial trial(SignedIn user, Map<String, String> fields) {
         ObjectNode document = (ObjectNode) Schemas.parse(profiles.document(viewing.point(user)));
         Map<String, String> typed = new HashMap<>();
-        Map<String, DocumentProblem> problems = new HashMap<>();
+        Map<String, FieldForm.Problem> problems = new HashMap<>();
         for (ProfileField field : ProfileField.all()) {
             String sent = fields.get(field.key());
             if (sent == null) {
@@ -167,11 +172,8 @@ class SchoolController {
                 problems.put(
                         field.key(),
                         read.problems().isEmpty()
-                                ? new DocumentProblem(field.key(), sent, "it is needed")
-                                : new DocumentProblem(
-                                        field.key(),
-                                        sent,
-                                        read.problems().get(0).allowed()));
+                                ? new FieldForm.Problem(field.key(), sent, FieldForm.Allowed.SOMETHING)
+                                : read.problems().get(0));
             }
         }
         return new Trial(document, typed, problems);
@@ -224,7 +226,13 @@ class SchoolController {
         model.addAttribute("today", viewing.today(point));
         model.addAttribute(
                 "waiting", profiles.waiting(point).map(PracticeProfile::version).orElse(0));
-        model.addAttribute("problems", List.copyOf(trial.problems().values()));
+        model.addAttribute("problems", said(trial, words));
+    }
+
+    private static List<String> said(Trial trial, Wording words) {
+        List<String> said = new ArrayList<>();
+        trial.problems().forEach((key, problem) -> said.add(problem.says(words.say("practice.name." + key), words)));
+        return said;
     }
 
     private static Setting setting(ProfileField field, List<JsonNode> schools, Trial trial, Wording words) {
@@ -245,9 +253,7 @@ class SchoolController {
                 says.stream().distinct().count() > 1,
                 options,
                 value,
-                Optional.ofNullable(trial.problems().get(field.key()))
-                        .map(DocumentProblem::toString)
-                        .orElse(""));
+                trial.problems().containsKey(field.key()));
     }
 
     private static String said(ProfileField field, String text, Wording words) {

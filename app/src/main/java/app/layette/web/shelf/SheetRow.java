@@ -9,6 +9,7 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
@@ -51,6 +52,10 @@ class SheetRow {
     @Column(name = "imported_at")
     private Instant importedAt;
 
+    /** Who wrote it here, besides whoever put it on the shelf. */
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private List<String> writers = List.of();
+
     protected SheetRow() {}
 
     SheetRow(Key key, SheetStatus status, String title, String sha256, String document, String by, Instant at) {
@@ -89,5 +94,13 @@ class SheetRow {
 
     String importedBy() {
         return importedBy;
+    }
+
+    boolean isBy(String user) {
+        return importedBy.equals(user) || writers.contains(user);
+    }
+
+    void writtenBy(List<String> users) {
+        writers = List.copyOf(users);
     }
 }

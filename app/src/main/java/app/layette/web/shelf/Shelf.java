@@ -228,17 +228,22 @@ public class Shelf {
     /**
      * Puts a sheet that was written here on the shelf: a draft under the next number, whoever wrote it.
      *
+     * @param writers everybody who changed anything in it
      * @throws RefusedDocumentException when it breaks its schema
      */
     @Transactional
-    public SheetVersion putDraft(UUID point, String json, Author author) {
+    public SheetVersion putDraft(UUID point, String json, List<String> writers, Author author) {
         ObjectNode document = (ObjectNode) Schemas.parse(json);
         List<SheetRow> held = held(point, document.path("id").asString(""));
         Optional<SheetRow> same = held.stream()
                 .filter(row -> words(Schemas.parse(row.document())).equals(words(document)))
                 .findFirst();
-        return same.map(row -> new SheetVersion(row.key().id(), row.key().version()))
-                .orElseGet(() -> takeInSeat(point, asDraft(held, document), author));
+        if (same.isPresent()) {
+            return new SheetVersion(same.get().key().id(), same.get().key().version());
+        }
+        SheetVersion draft = takeInSeat(point, asDraft(held, document), author);
+        row(point, draft).orElseThrow().writtenBy(writers);
+        return draft;
     }
 
     /** The drafts that are newer than what is confirmed of their sheet, and wait for somebody to confirm them. */
@@ -257,6 +262,36 @@ public class Shelf {
         return waiting;
     }
 
+    /** Whether somebody may confirm a draft, and if not why. */
+    public enum Confirming {
+        MAY,
+        /** It is no draft, or something newer is confirmed or waits. */
+        WAITS_NOT,
+        /** A lead does that. */
+        NO_LEAD,
+        /** Somebody else does that. */
+        WROTE_IT
+    }
+
+    /** Whether somebody may confirm this version, and if not why. */
+    @Transactional(readOnly = true)
+    public Confirming confirming(UUID point, SheetVersion draft, Author author) {
+        return row(point, draft).map(row -> confirming(point, row, author)).orElse(Confirming.WAITS_NOT);
+    }
+
+    private Confirming confirming(UUID point, SheetRow row, Author author) {
+        boolean waits = waiting(point).stream()
+                .anyMatch(each -> each.id().equals(row.key().id())
+                        && each.version() == row.key().version());
+        if (!waits) {
+            return Confirming.WAITS_NOT;
+        }
+        if (row.isBy(author.id())) {
+            return Confirming.WROTE_IT;
+        }
+        return author.role() == Author.Role.LEAD ? Confirming.MAY : Confirming.NO_LEAD;
+    }
+
     /**
      * Confirms a draft: what it says comes onto the shelf as the next version, confirmed. Its writer cannot.
      *
@@ -266,14 +301,14 @@ public class Shelf {
     public SheetVersion confirm(UUID point, SheetVersion draft, Author author) {
         SheetRow row = row(point, draft)
                 .orElseThrow(() -> refused("/version", draft.toString(), "no such sheet is on the shelf"));
-        if (author.role() != Author.Role.LEAD || row.importedBy().equals(author.id())) {
-            throw refused("/status", "draft", "a lead confirms it who did not write it");
-        }
-        boolean waits = waiting(point).stream()
-                .anyMatch(each -> each.id().equals(draft.id()) && each.version() == draft.version());
-        if (!waits) {
-            throw refused(
-                    "/version", draft.toString(), "allowed is the newest draft, where nothing newer is confirmed");
+        switch (confirming(point, row, author)) {
+            case MAY -> {
+                // Goes on below.
+            }
+            case WAITS_NOT ->
+                throw refused(
+                        "/version", draft.toString(), "allowed is the newest draft, where nothing newer is confirmed");
+            default -> throw refused("/status", "draft", "a lead confirms it who did not write it");
         }
         List<SheetRow> held = held(point, draft.id());
         ObjectNode document = (ObjectNode) Schemas.parse(asDraft(held, (ObjectNode) Schemas.parse(row.document())));

@@ -1,6 +1,6 @@
 package app.layette.web.standin;
 
-import app.layette.web.recall.RecallNotice;
+import app.layette.core.condition.RecallNotice;
 import app.layette.web.recall.RecallService;
 import java.util.List;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnExpression;

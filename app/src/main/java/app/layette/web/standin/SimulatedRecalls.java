@@ -1,9 +1,9 @@
 package app.layette.web.standin;
 
+import app.layette.core.condition.RecallNotice;
 import app.layette.core.entry.FieldProblem;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
-import app.layette.web.recall.RecallNotice;
 import app.layette.web.recall.RecallPublished;
 import app.layette.web.recall.RecallService;
 import app.layette.web.shell.TypedText;

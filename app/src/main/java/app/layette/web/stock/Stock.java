@@ -1,9 +1,10 @@
 package app.layette.web.stock;
 
+import app.layette.core.condition.Expiry;
+import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.PartialDate;
 import app.layette.core.seat.SeatSheet;
-import app.layette.core.seat.ServiceLife;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
@@ -31,7 +32,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Stock {
     private static final String COLUMNS = "select id, sheet_id, model, made, serial, state, fitting_id, until,"
-            + " washed_on, counted_on from stock_seat";
+            + " washed_on, counted_on, remedied_on from stock_seat";
     private static final int LONGEST = 200;
     private static final int LONGEST_SERIAL = 80;
     private static final int LONGEST_LOAN_DAYS = 730;
@@ -55,6 +56,8 @@ public class Stock {
         OVER_ITS_LIFE,
         LIFE_NOT_KNOWN,
         RECALL_OPEN,
+        /** The recall service never answered about its model: somebody has to look it up elsewhere. */
+        RECALL_NOT_KNOWN,
         NOT_READY
     }
 
@@ -69,15 +72,6 @@ public class Stock {
                 .list();
     }
 
-    @Transactional(readOnly = true)
-    public Optional<StockSeat> one(UUID point, UUID id) {
-        return jdbc.sql(COLUMNS + " where point_id = :point and id = :id")
-                .param("point", point)
-                .param("id", id)
-                .query(Stock::seat)
-                .optional();
-    }
-
     private static StockSeat seat(java.sql.ResultSet row, int number) throws java.sql.SQLException {
         return new StockSeat(
                 row.getObject("id", UUID.class),
@@ -89,38 +83,36 @@ public class Stock {
                 Optional.ofNullable(row.getObject("fitting_id", UUID.class)),
                 Optional.ofNullable(row.getObject("until", LocalDate.class)),
                 Optional.ofNullable(row.getObject("washed_on", LocalDate.class)),
-                Optional.ofNullable(row.getObject("counted_on", LocalDate.class)));
+                Optional.ofNullable(row.getObject("counted_on", LocalDate.class)),
+                Optional.ofNullable(row.getObject("remedied_on", LocalDate.class)));
     }
 
-    /** The last day on which it may be used, as its sheet tells (CND-1); empty where nobody looked that up. */
-    public Optional<LocalDate> lastDay(UUID point, StockSeat seat) {
-        return life(point, seat)
-                .filter(life -> life.kind() == ServiceLife.Kind.YEARS)
-                .map(life -> seat.made().lastDay().plusYears(life.years()));
-    }
-
-    private Optional<ServiceLife> life(UUID point, StockSeat seat) {
+    /** When it may last be used, as CND-1 counts it; empty where that is not known. */
+    Optional<Expiry.LastDay> lastDay(UUID point, StockSeat seat) {
+        Fact.LabelRead label = new Fact.LabelRead("", Fact.Part.CARRIER, seat.model(), seat.made(), null);
         return shelf.newestSeat(point, seat.sheetId())
                 .map(SeatSheet::asReliedOn)
-                .flatMap(sheet -> sheet.life().value());
+                .flatMap(sheet -> Expiry.lastDay(label, sheet));
     }
 
-    /** What keeps it from being lent; empty where nothing does. A life that nobody looked up is not a long one. */
+    /** What keeps it from being lent; empty where nothing does. What nobody looked up is not taken for good. */
     @Transactional(readOnly = true)
     public Optional<Bar> bar(Point point, StockSeat seat) {
         if (seat.state() != State.READY) {
             return Optional.of(Bar.NOT_READY);
         }
-        if (recalls.isNamed(seat.model(), seat.made())) {
+        Optional<Expiry.LastDay> last = lastDay(point.id(), seat);
+        if (last.isEmpty()) {
+            return Optional.of(Bar.LIFE_NOT_KNOWN);
+        }
+        if (last.get().lastDay().filter(viewing.today(point)::isAfter).isPresent()) {
+            return Optional.of(Bar.OVER_ITS_LIFE);
+        }
+        Recalls.Heard heard = recalls.heard(seat.model(), seat.made(), seat.remediedOn(), point.zone());
+        if (heard.openSince().isPresent()) {
             return Optional.of(Bar.RECALL_OPEN);
         }
-        Optional<ServiceLife> life = life(point.id(), seat);
-        if (life.filter(each -> each.kind() == ServiceLife.Kind.NOT_STATED).isPresent()) {
-            return Optional.empty();
-        }
-        return lastDay(point.id(), seat)
-                .map(day -> viewing.today(point).isAfter(day) ? Optional.of(Bar.OVER_ITS_LIFE) : Optional.<Bar>empty())
-                .orElse(Optional.of(Bar.LIFE_NOT_KNOWN));
+        return heard.known() ? Optional.empty() : Optional.of(Bar.RECALL_NOT_KNOWN);
     }
 
     /**
@@ -157,15 +149,17 @@ public class Stock {
     /**
      * Lends a ready seat to a family until a day.
      *
+     * @param lookedUp whether whoever lends it says to have looked recalls up elsewhere, and found none open; it counts
+     *     only where the recall service is not known to have answered
      * @return what is wrong; empty when it was lent
      */
     @Transactional
-    public List<FieldProblem> lend(SignedIn user, UUID id, UUID fitting, String day) {
+    public List<FieldProblem> lend(SignedIn user, UUID id, UUID fitting, String day, boolean lookedUp) {
         Point point = viewing.point(user);
         LocalDate today = viewing.today(point);
         LocalDate farthest = today.plusDays(LONGEST_LOAN_DAYS);
         StockSeat seat = locked(user, id);
-        Optional<Bar> bar = bar(point, seat);
+        Optional<Bar> bar = bar(point, seat).filter(each -> each != Bar.RECALL_NOT_KNOWN || !lookedUp);
         if (bar.isPresent()) {
             return List.of(new FieldProblem("seat", seat.serial(), "STOCK_" + bar.get(), "", ""));
         }
@@ -184,7 +178,7 @@ public class Stock {
                 .param("until", until)
                 .param("id", id)
                 .update();
-        happened(id, user, "LENT", reference + " " + until);
+        happened(id, user, lookedUp ? "LENT_LOOKED_UP" : "LENT", reference + " " + until);
         planAgain(fitting);
         return List.of();
     }
@@ -213,6 +207,19 @@ public class Stock {
                     .param("id", id)
                     .update();
             happened(id, user, "READY", "");
+        }
+    }
+
+    /** CND-4: what a recall asks for was done to this very seat; one that is published later is open again. */
+    @Transactional
+    public void remedied(SignedIn user, UUID id) {
+        StockSeat seat = locked(user, id);
+        if (seat.state() == State.READY || seat.state() == State.CLEANING) {
+            jdbc.sql("update stock_seat set remedied_on = :today where id = :id")
+                    .param("today", viewing.today(viewing.point(user)))
+                    .param("id", id)
+                    .update();
+            happened(id, user, "REMEDIED", "");
         }
     }
 

@@ -1,5 +1,6 @@
 package app.layette.web.stock;
 
+import app.layette.core.condition.Expiry;
 import app.layette.core.entry.FieldProblem;
 import app.layette.formats.svg.CarrierPicture;
 import app.layette.formats.wording.Wording;
@@ -7,6 +8,7 @@ import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.Fittings;
+import app.layette.web.recall.Recalls;
 import app.layette.web.shelf.SheetSummary;
 import app.layette.web.shelf.Shelf;
 import app.layette.web.stock.StockSeat.State;
@@ -38,8 +40,10 @@ class StockController {
     private final Shelf shelf;
     private final Fittings fittings;
     private final Viewing viewing;
+    private final Recalls recalls;
 
-    StockController(Stock stock, Shelf shelf, Fittings fittings, Viewing viewing) {
+    StockController(Stock stock, Shelf shelf, Fittings fittings, Viewing viewing, Recalls recalls) {
+        this.recalls = recalls;
         this.stock = stock;
         this.shelf = shelf;
         this.fittings = fittings;
@@ -53,7 +57,8 @@ class StockController {
      * A seat as it is shown.
      *
      * @param life until when it may be used
-     * @param bar why it is lent to nobody; empty where it can be lent
+     * @param bar why it is lent to nobody, in words; empty where it can be lent
+     * @param barred the same as a key
      * @param withWhom where it is lent, to whom and until when
      */
     public record Card(
@@ -63,6 +68,7 @@ class StockController {
             String label,
             String life,
             String bar,
+            String barred,
             String withWhom,
             boolean late,
             String cared,
@@ -116,8 +122,12 @@ class StockController {
                         .map(CarrierPicture::of)
                         .orElse(""),
                 seat.model() + " · " + seat.made() + " · " + seat.serial(),
-                stock.lastDay(user.pointId(), seat).map(words::say).orElse(""),
+                stock.lastDay(user.pointId(), seat)
+                        .flatMap(Expiry.LastDay::lastDay)
+                        .map(words::say)
+                        .orElse(""),
                 bar.map(each -> words.say("stock.bar." + each)).orElse(""),
+                bar.map(Enum::name).orElse(""),
                 withWhom,
                 seat.until().filter(today::isAfter).isPresent(),
                 seat.washedOn().map(words::say).orElse(""),
@@ -127,6 +137,10 @@ class StockController {
     @PostMapping
     ModelAndView add(@AuthenticationPrincipal SignedIn user, @RequestParam Map<String, String> fields, Model model) {
         List<FieldProblem> problems = stock.add(user, fields);
+        if (problems.isEmpty()) {
+            // Outside the transaction that keeps the seat: it waits for no service.
+            recalls.listen(fields.get("modelNumber"));
+        }
         return problems.isEmpty() ? new ModelAndView("redirect:/stock") : shown(user, fields, problems, model);
     }
 
@@ -136,8 +150,9 @@ class StockController {
             @PathVariable UUID id,
             @RequestParam UUID family,
             @RequestParam(defaultValue = "") String until,
+            @RequestParam(defaultValue = "false") boolean lookedUp,
             Model model) {
-        List<FieldProblem> problems = stock.lend(user, id, family, until);
+        List<FieldProblem> problems = stock.lend(user, id, family, until, lookedUp);
         return problems.isEmpty() ? new ModelAndView("redirect:/stock") : shown(user, Map.of(), problems, model);
     }
 
@@ -150,6 +165,12 @@ class StockController {
     @PostMapping("/{id}/ready")
     String ready(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id) {
         stock.ready(user, id);
+        return "redirect:/stock";
+    }
+
+    @PostMapping("/{id}/remedied")
+    String remedied(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id) {
+        stock.remedied(user, id);
         return "redirect:/stock";
     }
 

@@ -14,6 +14,7 @@ import java.util.UUID;
  * @param until the day on which it is to be back; empty unless it is lent
  * @param washedOn when it was washed last; empty where nobody knows
  * @param countedOn when its parts were counted last and all were there; empty where nobody knows
+ * @param remediedOn when what a recall asks for was done to it last; empty where nothing was
  */
 public record StockSeat(
         UUID id,
@@ -25,7 +26,8 @@ public record StockSeat(
         Optional<UUID> fitting,
         Optional<LocalDate> until,
         Optional<LocalDate> washedOn,
-        Optional<LocalDate> countedOn) {
+        Optional<LocalDate> countedOn,
+        Optional<LocalDate> remediedOn) {
     /** What can be done with it. */
     public enum State {
         READY,

@@ -1,5 +1,6 @@
 package app.layette.web.writing;
 
+import app.layette.core.finding.Argument;
 import app.layette.formats.sheet.FieldForm;
 import app.layette.formats.sheet.Shape;
 import app.layette.formats.sheet.SheetField;
@@ -180,6 +181,6 @@ final class Boxes {
     }
 
     private static String counted(int count, Wording words) {
-        return words.say("sheet.count", Map.of("count", app.layette.core.finding.Argument.of(count)));
+        return words.say("sheet.count", Map.of("count", Argument.of(count)));
     }
 }

@@ -76,13 +76,10 @@ class DraftController {
                 tried.bySheet(viewing.point(user), sheet).stream()
                         .map(each -> fitting(each, words))
                         .toList());
-        model.addAttribute("waits", waiting.isPresent());
         model.addAttribute("writer", waiting.map(SheetSummary::importedBy).orElse(""));
         model.addAttribute(
-                "own",
-                waiting.filter(each -> each.importedBy().equals(user.getUsername()))
-                        .isPresent());
-        model.addAttribute("lead", user.isLead());
+                "confirming",
+                shelf.confirming(user.pointId(), version, user.author()).name());
     }
 
     private SheetWork document(SignedIn user, SheetVersion version) {

@@ -140,7 +140,7 @@ public class SheetDrafts {
         if (!problems.isEmpty()) {
             throw new RefusedDocumentException(problems);
         }
-        SheetVersion version = shelf.putDraft(point, row.document(), author);
+        SheetVersion version = shelf.putDraft(point, row.document(), row.writers(), author);
         rows.delete(row);
         return version;
     }

@@ -6,7 +6,11 @@ import jakarta.persistence.EmbeddedId;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 
 /** A sheet that is being written. */
 @Entity
@@ -21,8 +25,8 @@ class WorkRow {
 
     private String document;
 
-    @Column(name = "changed_by")
-    private String changedBy;
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private List<String> writers;
 
     @Column(name = "changed_at")
     private Instant changedAt;
@@ -32,7 +36,7 @@ class WorkRow {
     WorkRow(Key key, String document, String by, Instant at) {
         this.key = key;
         this.document = document;
-        this.changedBy = by;
+        this.writers = List.of(by);
         this.changedAt = at;
     }
 
@@ -44,9 +48,15 @@ class WorkRow {
         return document;
     }
 
+    List<String> writers() {
+        return writers;
+    }
+
     void write(String newDocument, String by, Instant at) {
         this.document = newDocument;
-        this.changedBy = by;
+        if (!writers.contains(by)) {
+            this.writers = Stream.concat(writers.stream(), Stream.of(by)).toList();
+        }
         this.changedAt = at;
     }
 }

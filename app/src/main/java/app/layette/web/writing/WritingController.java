@@ -4,7 +4,6 @@ import app.layette.core.evidence.SheetVersion;
 import app.layette.core.finding.Argument;
 import app.layette.core.practice.Practice;
 import app.layette.core.seat.SeatKind;
-import app.layette.formats.document.DocumentProblem;
 import app.layette.formats.document.RefusedDocumentException;
 import app.layette.formats.sheet.FieldForm;
 import app.layette.formats.sheet.SheetField;
@@ -36,13 +35,18 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.JsonNodeFactory;
 
 /** Writing a seat sheet on the drawing of the restraint. */
 @Controller
-@RequestMapping("/sheets/work")
+@RequestMapping("/sheets/writing")
 class WritingController {
     private static final String SILENT = "silent";
     private static final String NOBODY = "nobody";
+    private static final String PLACE = "place";
+    private static final int LONGEST_PLACE = 120;
+    private static final List<String> HOW = List.of("manual", "label", "tape", SILENT, NOBODY);
 
     private final SheetDrafts drafts;
     private final Shelf shelf;
@@ -104,7 +108,7 @@ class WritingController {
             SheetDrafts.Naming naming =
                     new SheetDrafts.Naming(fields.get("maker"), fields.get("name"), fields.get("modelNumber"));
             String id = drafts.begin(user.pointId(), kind, naming, fields.getOrDefault("from", ""), user.author());
-            return new ModelAndView("redirect:/sheets/work/" + id);
+            return new ModelAndView("redirect:/sheets/writing/" + id);
         } catch (NamingRefusedException e) {
             Wording words = viewing.wording(user);
             beginning(user, fields, e.problems().stream().map(words::say).toList(), model);
@@ -118,7 +122,7 @@ class WritingController {
         if (!drafts.reopen(user.pointId(), id, user.author())) {
             throw new ResponseStatusException(HttpStatus.NOT_FOUND);
         }
-        return "redirect:/sheets/work/" + id;
+        return "redirect:/sheets/writing/" + id;
     }
 
     @GetMapping("/{id}")
@@ -148,16 +152,24 @@ class WritingController {
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
         Answer answer = new Answer(at, fields);
         if (!answer.problems().isEmpty()) {
-            WritingPage.Typed typed = new WritingPage.Typed(fields, answer.problems());
+            WritingPage.Typed typed = new WritingPage.Typed(fields);
             ModelAndView page = new ModelAndView("writing/work", HttpStatus.UNPROCESSABLE_CONTENT);
             page.addObject("work", WritingPage.of(work, field, Optional.of(typed), viewing.wording(user)));
-            page.addObject("problems", answer.problems());
+            page.addObject("problems", said(answer.problems(), at, viewing.wording(user)));
             return page;
         }
         drafts.change(user.pointId(), id, user.author(), sheet -> keep(sheet, answer, user));
         SheetWork after = work(user, id);
         String next = WritingPage.nextAddress(after, at).orElse(WritingPage.address(id, at));
         return new ModelAndView("redirect:" + next);
+    }
+
+    private static List<String> said(List<FieldForm.Problem> problems, SheetField at, Wording words) {
+        return problems.stream()
+                .map(each -> each.says(
+                        each.box().equals(PLACE) ? words.say("page.writing.where") : WritingPage.name(at, words),
+                        words))
+                .toList();
     }
 
     private void keep(SheetWork sheet, Answer answer, SignedIn user) {
@@ -257,41 +269,42 @@ class WritingController {
             return field.evidence() && how.equals(SILENT);
         }
 
-        Optional<tools.jackson.databind.JsonNode> value() {
-            return none ? Optional.of(tools.jackson.databind.node.JsonNodeFactory.instance.arrayNode()) : read.value();
+        Optional<JsonNode> value() {
+            return none ? Optional.of(JsonNodeFactory.instance.arrayNode()) : read.value();
         }
 
         /** Where it stands, as a document writes it. */
         String source(String today, String reader) {
-            String place = fields.getOrDefault("place", "").strip();
+            String place = fields.getOrDefault(PLACE, "").strip();
             String key = how.equals(SILENT) ? "manual" : how;
             return key.equals("tape") ? "tape " + today + " " + reader : (key + " " + place).strip();
         }
 
-        List<DocumentProblem> problems() {
+        List<FieldForm.Problem> problems() {
+            if (!HOW.contains(how)) {
+                return List.of(new FieldForm.Problem("how", how, FieldForm.Allowed.ONE_OF, String.join(", ", HOW), ""));
+            }
             if (isForgotten() && field.evidence()) {
                 return List.of();
             }
-            List<DocumentProblem> problems = new ArrayList<>(isSilent() || none ? List.of() : read.problems());
-            if (isForgotten() && problems.isEmpty()) {
-                return field.pointer().matches("/identity/(maker|name|modelNumbers)")
-                        ? List.of(new DocumentProblem(field.pointer(), "", "it is needed: it names the sheet"))
-                        : List.of();
+            List<FieldForm.Problem> problems = new ArrayList<>(isSilent() || none ? List.of() : read.problems());
+            if (isForgotten()) {
+                boolean naming = field.pointer().matches("/identity/(maker|name|modelNumbers)");
+                if (naming && problems.isEmpty()) {
+                    problems.add(new FieldForm.Problem(FieldForm.ROOT, "", FieldForm.Allowed.SOMETHING));
+                }
+                return problems;
             }
+            String place = fields.getOrDefault(PLACE, "").strip();
             boolean needsPage = field.evidence() && (how.equals("manual") || how.equals(SILENT));
-            String place = fields.getOrDefault("place", "").strip();
-            if (needsPage && place.isEmpty()) {
-                problems.add(new DocumentProblem("place", "", "the page is needed: 12, or 28–32"));
+            if (needsPage && place.isEmpty() || place.length() > LONGEST_PLACE) {
+                problems.add(new FieldForm.Problem(PLACE, place, FieldForm.Allowed.PAGE));
             }
-            if (place.length() > 120 || !field.evidence() && !place.isEmpty()) {
-                problems.add(new DocumentProblem(
-                        "place", place.substring(0, Math.min(40, place.length())), "allowed are up to 120 letters"));
-            }
-            if (!List.of("manual", "label", "tape", SILENT, NOBODY).contains(how)) {
-                problems.add(new DocumentProblem("how", how, "allowed is manual, label, tape, silent or nobody"));
-            }
-            if (!isSilent() && !none && read.value().isEmpty() && problems.isEmpty()) {
-                problems.add(new DocumentProblem(field.pointer(), "", "what it says is needed"));
+            if (!isSilent()
+                    && !none
+                    && read.value().isEmpty()
+                    && read.problems().isEmpty()) {
+                problems.add(new FieldForm.Problem(FieldForm.ROOT, "", FieldForm.Allowed.SOMETHING));
             }
             return problems;
         }

@@ -2,8 +2,8 @@ package app.layette.web.writing;
 
 import app.layette.core.drawing.sheet.SheetView;
 import app.layette.core.seat.SeatSheet;
-import app.layette.formats.document.DocumentProblem;
 import app.layette.formats.sheet.FieldForm;
+import app.layette.formats.sheet.Shape;
 import app.layette.formats.sheet.SheetDoubts;
 import app.layette.formats.sheet.SheetField;
 import app.layette.formats.sheet.SheetField.Look;
@@ -13,11 +13,13 @@ import app.layette.formats.sheet.SheetWork;
 import app.layette.formats.sheet.SheetWork.State;
 import app.layette.formats.svg.SvgWriter;
 import app.layette.formats.wording.Wording;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -85,7 +87,7 @@ public record WritingPage(
             boolean quantity) {}
 
     /** What was sent and refused; empty where nothing was. */
-    record Typed(Map<String, String> fields, List<DocumentProblem> problems) {}
+    record Typed(Map<String, String> fields) {}
 
     static String name(SheetField field, Wording words) {
         String key = field.pointer().startsWith("/permissions/") ? permission(field) : "sheet.field." + field.key();
@@ -94,12 +96,11 @@ public record WritingPage(
 
     private static String permission(SheetField field) {
         String camel = field.pointer().substring("/permissions/".length());
-        return "asks." + camel.replaceAll("([A-Z])", "_$1").toUpperCase(java.util.Locale.ROOT);
+        return "asks." + camel.replaceAll("([A-Z])", "_$1").toUpperCase(Locale.ROOT);
     }
 
     static String address(String id, SheetField field) {
-        return "/sheets/work/" + id + "?field="
-                + UriUtils.encodeQueryParam(field.pointer(), java.nio.charset.StandardCharsets.UTF_8);
+        return "/sheets/writing/" + id + "?field=" + UriUtils.encodeQueryParam(field.pointer(), StandardCharsets.UTF_8);
     }
 
     /** Builds the page at a field; at the first that is missing where none is named. */
@@ -247,9 +248,9 @@ public record WritingPage(
                 at.evidence(),
                 typed.map(each -> each.fields().getOrDefault("how", key)).orElse(key),
                 typed.map(each -> each.fields().getOrDefault("place", place)).orElse(place),
-                at.shape() instanceof app.layette.formats.sheet.Shape.Several,
+                at.shape() instanceof Shape.Several,
                 none,
-                at.shape() instanceof app.layette.formats.sheet.Shape.Quantity);
+                at.shape() instanceof Shape.Quantity);
     }
 
     private static List<Doubt> doubts(SheetWork work, Optional<SeatSheet> sheet, Wording words) {

@@ -46,7 +46,8 @@ class StockIT {
             assertThat(desk.page().textContent(card("S-OLD"))).contains("Over its life");
             assertThat(desk.page().locator(card("S-OLD") + ".lend").count()).isZero();
             desk.page().click(card("S-0001") + "button:has-text('Washed')");
-            assertThat(desk.page().textContent(card("S-0001"))).contains("usable until", "washed and counted");
+            assertThat(desk.page().textContent(card("S-0001")))
+                    .contains("usable until 1 Mar 2033", "washed and counted");
             String tamsin = app.ask(
                     "select f.id from fitting f join family a on a.id = f.family_id where a.child_name = 'Tamsin'");
             desk.page().selectOption(card("S-0001") + "[name=family]", tamsin);
@@ -77,11 +78,26 @@ class StockIT {
             desk.open("/stock");
             assertThat(desk.page().textContent(card("S-0001"))).contains("A recall names it");
             assertThat(desk.page().locator(card("S-0001") + ".lend").count()).isZero();
-            desk.page().click(card("S-0001") + "button:has-text('out of use')");
+            desk.page().click(card("S-0001") + "button:has-text('remedy is done')");
+            assertThat(desk.page().locator(card("S-0001") + ".lend").count()).isEqualTo(1);
+
+            // Of a model that the service never answered about nothing is known: somebody looks it up and says so.
+            desk.open("/recalls").page().click("text=It is dead");
+            takeIn(desk, "wrenfold-thimble", "WT-219", "2025-03", "S-DEAF");
+            desk.page().click(card("S-DEAF") + "button:has-text('Washed')");
+            assertThat(desk.page().textContent(card("S-DEAF"))).contains("Recalls are not known");
+            desk.page().click(card("S-DEAF") + "button:has-text('Lend it')");
+            assertThat(desk.page().textContent("[role=alert]")).contains("S-DEAF", "recalls are not known");
+            desk.page().check(card("S-DEAF") + "[name=lookedUp]");
+            desk.page().click(card("S-DEAF") + "button:has-text('Lend it')");
+            assertThat(column(desk, "S-DEAF")).contains("Lent");
+            assertThat(desk.page().textContent(card("S-DEAF") + "ol")).contains("recalls looked up elsewhere");
+            desk.open("/recalls").page().click("text=It answers");
+            desk.open("/stock").page().click(card("S-0001") + "button:has-text('out of use')");
             assertThat(column(desk, "S-0001")).contains("Out of use");
             desk.page().click(card("S-0001") + "summary");
             assertThat(desk.page().textContent(card("S-0001") + "ol"))
-                    .contains("taken in", "lent W-1041", "back", "out of use");
+                    .contains("taken in", "lent W-1041", "back", "recall remedied", "out of use");
             desk.forgive();
         }
         try (Desk desk = new Desk(app.address(), 390, 844)) {

@@ -96,8 +96,12 @@ public final class Expiry implements Rule {
                 .min(Comparator.comparing(last -> last.lastDay().get()));
     }
 
-    /** Empty when the label or the sheet does not say enough. */
-    private static Optional<LastDay> lastDay(LabelRead label, SeatSheet seat) {
+    /**
+     * CND-1: when one part may last be used, by its label and its sheet.
+     *
+     * @return empty when the label or the sheet does not say enough: then it is not known, and nothing may rest on it
+     */
+    public static Optional<LastDay> lastDay(LabelRead label, SeatSheet seat) {
         Optional<LocalDate> printed = Optional.ofNullable(label.doNotUseAfter()).map(PartialDate::lastDay);
         Optional<ServiceLife> life = life(label, seat);
         if (life.isEmpty()) {

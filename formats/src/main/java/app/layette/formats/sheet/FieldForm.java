@@ -1,9 +1,11 @@
 package app.layette.formats.sheet;
 
-import app.layette.formats.document.DocumentProblem;
+import app.layette.core.finding.Argument;
+import app.layette.formats.wording.Wording;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -26,10 +28,62 @@ public final class FieldForm {
     private static final int MOST_ROWS = 40;
 
     private final Map<String, String> typed;
-    private final List<DocumentProblem> problems = new ArrayList<>();
+    private final List<Problem> problems = new ArrayList<>();
 
     private FieldForm(Map<String, String> typed) {
         this.typed = typed;
+    }
+
+    /** What is allowed where something else stands; each is the last part of a message key. */
+    public enum Allowed {
+        MASS,
+        LENGTH,
+        LENGTH_OR_NONE,
+        DATE,
+        COUNTRY,
+        POSITION,
+        SOURCE,
+        LETTERS,
+        WHOLE_NUMBER,
+        NUMBER,
+        YES_OR_NO,
+        ONE_OF,
+        PAIR,
+        DOCUMENT_LINE,
+        NAME_LINE,
+        /** Anything: nothing was typed. */
+        SOMETHING,
+        /** The page or part at which it stands. */
+        PAGE
+    }
+
+    /**
+     * What was typed and makes no value.
+     *
+     * @param box name of the box
+     * @param value what stands in it
+     * @param allowed what would be allowed
+     * @param lowest lower end of it, or the list; empty where the kind says it all
+     * @param highest upper end of it; empty where the kind says it all
+     */
+    public record Problem(String box, String value, Allowed allowed, String lowest, String highest) {
+        private static final int SHOWN = 80;
+
+        public Problem(String box, String value, Allowed allowed) {
+            this(box, value, allowed, "", "");
+        }
+
+        /** In words. */
+        public String says(String name, Wording words) {
+            String shown = value.length() <= SHOWN ? value : value.substring(0, SHOWN) + "…";
+            return words.say(
+                    "sheet.problem." + allowed,
+                    Map.of(
+                            "name", Argument.of(name),
+                            "value", Argument.of(shown),
+                            "lowest", Argument.of(lowest),
+                            "highest", Argument.of(highest)));
+        }
     }
 
     /**
@@ -38,7 +92,7 @@ public final class FieldForm {
      * @param value empty where nothing was typed, or it makes no value
      * @param problems each names a box
      */
-    public record Read(Optional<JsonNode> value, List<DocumentProblem> problems) {}
+    public record Read(Optional<JsonNode> value, List<Problem> problems) {}
 
     /** The boxes of a value. */
     public static Map<String, String> write(Shape shape, JsonNode value) {
@@ -165,19 +219,18 @@ public final class FieldForm {
         if (shape instanceof Shape.Text words) {
             return text.length() <= words.longest()
                     ? Optional.of(JSON.stringNode(text))
-                    : problem(box, text, "allowed are up to " + words.longest() + " letters");
+                    : problem(box, text, Allowed.LETTERS, "1", String.valueOf(words.longest()));
         }
         if (shape instanceof Shape.Pattern pattern) {
             return text.matches(pattern.regex())
                     ? Optional.of(JSON.stringNode(text))
-                    : problem(box, text, "allowed is " + like(pattern.kind()));
+                    : problem(box, text, Allowed.valueOf(pattern.kind().toUpperCase(Locale.ROOT)));
         }
         if (shape instanceof Shape.Quantity quantity) {
             boolean none = quantity.orNone() && text.equals(NONE);
             return none || text.matches(quantity.regex())
                     ? Optional.of(JSON.stringNode(text))
-                    : problem(
-                            box, text, "allowed is " + like(quantity.kind()) + (quantity.orNone() ? ", or none" : ""));
+                    : problem(box, text, allowed(quantity));
         }
         if (shape instanceof Shape.Figure figure) {
             return number(figure, box, text);
@@ -185,7 +238,7 @@ public final class FieldForm {
         if (shape instanceof Shape.Flag) {
             return text.equals("true") || text.equals("false")
                     ? Optional.of(JSON.booleanNode(text.equals("true")))
-                    : problem(box, text, "allowed is true or false");
+                    : problem(box, text, Allowed.YES_OR_NO);
         }
         if (shape instanceof Shape.Pair) {
             return pair(box, text);
@@ -193,38 +246,34 @@ public final class FieldForm {
         List<String> words = shape instanceof Shape.Choice choice ? choice.words() : ((Shape.YearsOr) shape).words();
         return words.contains(text)
                 ? Optional.of(JSON.stringNode(text))
-                : problem(box, text, "allowed is one of " + String.join(", ", words));
+                : problem(box, text, Allowed.ONE_OF, String.join(", ", words), "");
     }
 
-    /** What a text of a kind looks like. */
-    private static String like(String kind) {
-        return switch (kind) {
-            case "mass" -> "a mass with its unit, such as 4 lb 6 oz or 1.8 kg";
-            case "length" -> "a length with its unit, such as 345 mm or 13 5/8 in";
-            case "date" -> "a day, such as 2026-11-29";
-            case "country" -> "a country's two capitals, such as US";
-            case "position" -> "a seating position, such as 2-RIGHT";
-            default -> "a document and a place in it, such as manual 12";
-        };
+    private static Allowed allowed(Shape.Quantity quantity) {
+        if (quantity.kind().equals("mass")) {
+            return Allowed.MASS;
+        }
+        return quantity.orNone() ? Allowed.LENGTH_OR_NONE : Allowed.LENGTH;
     }
 
     private Optional<JsonNode> number(Shape.Figure figure, String box, String text) {
-        String allowed = "allowed is " + (figure.whole() ? "a whole number" : "a number") + " from "
-                + plain(figure.least()) + " to " + plain(figure.most());
+        Allowed kind = figure.whole() ? Allowed.WHOLE_NUMBER : Allowed.NUMBER;
+        String least = plain(figure.least());
+        String most = plain(figure.most());
         try {
             double number = Double.parseDouble(text.replace(',', '.'));
             boolean fits = number >= figure.least()
                     && number <= figure.most()
                     && (!figure.whole() || number == Math.rint(number));
             if (!fits) {
-                return problem(box, text, allowed);
+                return problem(box, text, kind, least, most);
             }
             return Optional.of(
                     number == Math.rint(number) && !text.contains(".")
                             ? JSON.numberNode((int) number)
                             : JSON.numberNode(number));
         } catch (NumberFormatException e) {
-            return problem(box, text, allowed);
+            return problem(box, text, kind, least, most);
         }
     }
 
@@ -235,7 +284,7 @@ public final class FieldForm {
     private Optional<JsonNode> pair(String box, String text) {
         String[] halves = text.split("[,;\\s]+");
         if (halves.length != 2) {
-            return problem(box, text, "allowed are two numbers in millimetres, such as 312, 108");
+            return problem(box, text, Allowed.PAIR);
         }
         Shape.Figure millimetres = new Shape.Figure(-3000, 3000, false);
         Optional<JsonNode> x = number(millimetres, box, halves[0]);
@@ -277,9 +326,9 @@ public final class FieldForm {
             String inside = box + "." + part.name();
             Optional<JsonNode> value = value(part.shape(), inside);
             value.ifPresent(each -> all.set(part.name(), each));
-            boolean refused = problems.stream().anyMatch(each -> each.place().startsWith(inside));
+            boolean refused = problems.stream().anyMatch(each -> each.box().startsWith(inside));
             if (part.needed() && value.isEmpty() && !refused && isBegun(box)) {
-                problem(inside, "", "it is needed");
+                problem(inside, "", Allowed.SOMETHING);
             }
         }
         return all.isEmpty() ? Optional.empty() : Optional.of(all);
@@ -312,19 +361,18 @@ public final class FieldForm {
                 there.put(halves[0].strip(), halves[1].strip());
             }
             if (!whole) {
-                problem(
-                        box,
-                        line,
-                        named.each() instanceof Shape.Group
-                                ? "allowed is a line such as manual: title = Thimble manual; edition = 4"
-                                : "allowed is a line such as es: head piece = pieza de la cabeza");
+                problem(box, line, named.each() instanceof Shape.Group ? Allowed.DOCUMENT_LINE : Allowed.NAME_LINE);
             }
         }
         return all.isEmpty() ? Optional.empty() : Optional.of(all);
     }
 
-    private Optional<JsonNode> problem(String box, String value, String allowed) {
-        problems.add(new DocumentProblem(box, value, allowed));
+    private Optional<JsonNode> problem(String box, String value, Allowed allowed) {
+        return problem(box, value, allowed, "", "");
+    }
+
+    private Optional<JsonNode> problem(String box, String value, Allowed allowed, String lowest, String highest) {
+        problems.add(new Problem(box, value, allowed, lowest, highest));
         return Optional.empty();
     }
 }

@@ -2,16 +2,18 @@ package app.layette.formats.sheet;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.layette.core.measure.UnitSystem;
 import app.layette.core.seat.SeatKind;
 import app.layette.core.seat.SeatSheet;
-import app.layette.formats.document.DocumentProblem;
 import app.layette.formats.document.SheetReader;
 import app.layette.formats.json.LayetteJson;
+import app.layette.formats.wording.Wording;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
@@ -24,6 +26,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 import tools.jackson.databind.JsonNode;
 
 class SheetWorkTest {
+    private static final Wording ENGLISH = new Wording(Locale.ENGLISH, UnitSystem.METRIC);
+
     /** What no form asks for: the shelf gives it, or it is chosen when the sheet is begun. */
     private static final Set<String> GIVEN = Set.of("/formatVersion", "/id", "/version", "/sha256", "/status", "/kind");
 
@@ -131,7 +135,7 @@ class SheetWorkTest {
                 "/carBed/feet | v | 1.5 | a whole number from 0 to 8",
                 "/crash | v | maybe | one of replaceAlways, minorMayStay",
                 "/life | v.years | 99 | a whole number from 1 to 25",
-                "/approvals | v | Germany | a country's two capitals",
+                "/approvals | v | Germany | a country’s two capitals",
                 "/identity/manufacturedTo | v | soon | a day",
                 "/shell/outline | v | 12 | two numbers in millimetres",
                 "/harness/loops | v.0.name | short | it is needed",
@@ -143,9 +147,11 @@ class SheetWorkTest {
                 FieldForm.read(SheetFields.at(pointer).orElseThrow().shape(), Map.of(box, typed));
         assertThat(read.value()).isEmpty();
         assertThat(read.problems()).isNotEmpty();
-        DocumentProblem problem = read.problems().get(0);
-        assertThat(problem.place()).startsWith("v");
-        assertThat(problem.allowed()).contains(allowed);
+        FieldForm.Problem problem = read.problems().get(0);
+        assertThat(problem.box()).startsWith("v");
+        assertThat(problem.says("the field", ENGLISH))
+                .contains("the field", allowed)
+                .contains(problem.allowed() == FieldForm.Allowed.SOMETHING ? "" : "(" + typed + ")");
     }
 
     /** Whatever is sent, it is a value that the schema takes, or a problem: never an exception, never half of both. */

@@ -1,12 +1,15 @@
-package app.layette.web.recall;
+package app.layette.core.condition;
 
 import app.layette.core.entry.PartialDate;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 
 /**
- * A recall that was published.
+ * CND-4: a recall that was published.
  *
  * @param model the model number that it names
  * @param madeFrom first day of manufacture that it names; {@code null} from the beginning
@@ -27,5 +30,25 @@ public record RecallNotice(
         boolean before = made != null && madeFrom != null && made.lastDay().isBefore(madeFrom);
         boolean after = made != null && madeTo != null && made.firstDay().isAfter(madeTo);
         return !before && !after;
+    }
+
+    /**
+     * CND-4: since when a recall of this seat is open: published, and no remedy entered on that day or after it.
+     *
+     * @param notices what was published
+     * @param remedied the day on which a remedy was entered; empty where none was
+     * @param zone of the fitting point: a publication counts by its day there
+     */
+    public static Optional<LocalDate> openSince(
+            List<RecallNotice> notices,
+            String labelModel,
+            PartialDate made,
+            Optional<LocalDate> remedied,
+            ZoneId zone) {
+        return notices.stream()
+                .filter(each -> each.names(labelModel, made))
+                .map(notice -> notice.publishedAt().atZone(zone).toLocalDate())
+                .filter(day -> remedied.filter(done -> !done.isBefore(day)).isEmpty())
+                .min(LocalDate::compareTo);
     }
 }
