@@ -23,6 +23,7 @@ import app.layette.web.fitting.Unusual;
 import app.layette.web.handout.FamilyPages;
 import app.layette.web.shelf.SheetSummary;
 import app.layette.web.shelf.Shelf;
+import app.layette.web.stock.Stock;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -58,17 +59,27 @@ class NewFittingController {
     /** The address that a family's page has, as a reader of codes types it. */
     private static final Pattern PAGE_CODE = Pattern.compile("/f/([A-Za-z0-9_-]{16,64})");
 
+    private static final Pattern UUID_TEXT =
+            Pattern.compile("[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}");
+
     private static final int LONGEST_REFERENCE = 40;
 
     private final Fittings fittings;
     private final Shelf shelf;
     private final Viewing viewing;
     private final FamilyPages pages;
+    private final Stock stock;
     private final TransactionTemplate transactions;
 
     NewFittingController(
-            Fittings fittings, Shelf shelf, Viewing viewing, FamilyPages pages, TransactionTemplate transactions) {
+            Fittings fittings,
+            Shelf shelf,
+            Viewing viewing,
+            FamilyPages pages,
+            Stock stock,
+            TransactionTemplate transactions) {
         this.pages = pages;
+        this.stock = stock;
         this.fittings = fittings;
         this.shelf = shelf;
         this.viewing = viewing;
@@ -137,6 +148,7 @@ class NewFittingController {
         reading.optional("length", "lengthMeasured");
         Optional<SheetVersion> seat = seat(user, fields, sheet, reading);
         seat.ifPresent(each -> entries.add(adopt(each)));
+        kept(user, fields, seat, form, entries);
         if (fields.getOrDefault("box", "").equals(Fact.TimeBox.BEDSIDE.name())) {
             entries.add(form.oneOfSeveral(
                     new Fact.BoxChosen(Fittings.Begin.UNIT, Fact.TimeBox.BEDSIDE), How.MEASURED, entries.size()));
@@ -163,6 +175,25 @@ class NewFittingController {
             e.problems().forEach(reading::wrong);
             return Optional.empty();
         }
+    }
+
+    /** What is known of a seat of the stock as of its last count; of another seat than the one chosen, nothing. */
+    private void kept(
+            SignedIn user,
+            Map<String, String> fields,
+            Optional<SheetVersion> seat,
+            EntryForm form,
+            List<EntryDraft> entries) {
+        String id = fields.getOrDefault("stock", "");
+        if (!UUID_TEXT.matcher(id).matches()) {
+            return;
+        }
+        stock.known(user.pointId(), UUID.fromString(id))
+                .filter(known ->
+                        seat.filter(each -> each.id().equals(known.sheetId())).isPresent())
+                .ifPresent(known -> known.facts()
+                        .forEach(fact -> entries.add(form.oneOfSeveral(
+                                fact, new How(How.Kind.CARRIED_FROM, known.on().toString()), entries.size()))));
     }
 
     /** Something that is kept all the same when it is said to be right. */

@@ -75,6 +75,7 @@ class DueProjection {
         }
         List<DatedEvent> events = new ArrayList<>(plan.dates());
         stock.backOn(fitting).ifPresent(day -> events.add(DatedEvent.once("date.SEAT_BACK", day)));
+        stock.newerSheet(fitting, point).ifPresent(day -> events.add(DatedEvent.once("date.LENT_SHEET", day)));
         recalls.openSince(plan.situation(), point.zone())
                 .ifPresent(day -> events.add(DatedEvent.once("date.RECALL_OPEN", day)));
         // While a fitting is open a newer sheet keeps its gate shut; afterwards somebody has to be told.

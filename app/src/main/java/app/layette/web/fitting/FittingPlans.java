@@ -8,12 +8,14 @@ import app.layette.core.entry.FittingRecord.Unit;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Sheets;
 import app.layette.core.evidence.SheetStatus;
+import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingPlanner;
 import app.layette.core.practice.Practice;
 import app.layette.core.practice.PracticeProfile;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.table.Copies;
+import app.layette.core.vehicle.VehicleSheet;
 import app.layette.web.account.Point;
 import app.layette.web.account.Viewing;
 import app.layette.web.practice.Profiles;
@@ -43,6 +45,10 @@ class FittingPlans {
 
     /** All that a plan follows from. */
     private record From(List<Entry> record, Unit first, String unit, Practice practice, Sheets sheets, LocalDate day) {
+        From by(Sheets others) {
+            return new From(record, first, unit, practice, others, day);
+        }
+
         /** Whether it is the same without reading it: entries and sheets are kept read, and never change. */
         boolean isSame(From other) {
             return record == other.record
@@ -138,6 +144,31 @@ class FittingPlans {
 
     /** What would follow if a lead took this version of the seat's sheet now. */
     FittingPlan asIfBySheet(FittingRow row, Point point, SeatSheet sheet) {
+        From from = takingUp(row, point, sheet.sheet());
+        // Tried as if it were confirmed, and alone of its id: what is newer than it asks nothing here.
+        List<SeatSheet> seats = new ArrayList<>(from.sheets().seats().stream()
+                .filter(each -> isBefore(each.sheet(), sheet.sheet()))
+                .toList());
+        seats.add(Copies.with(sheet, "status", SheetStatus.CONFIRMED));
+        return plan(from.by(new Sheets(seats, from.sheets().cars())));
+    }
+
+    /** The same of a vehicle's sheet. */
+    FittingPlan asIfByCar(FittingRow row, Point point, VehicleSheet car) {
+        From from = takingUp(row, point, car.sheet());
+        List<VehicleSheet> cars = new ArrayList<>(from.sheets().cars().stream()
+                .filter(each -> isBefore(each.sheet(), car.sheet()))
+                .toList());
+        cars.add(Copies.with(car, "status", SheetStatus.CONFIRMED));
+        return plan(from.by(new Sheets(from.sheets().seats(), cars)));
+    }
+
+    private static boolean isBefore(SheetVersion each, SheetVersion tried) {
+        return !each.id().equals(tried.id()) || each.version() < tried.version();
+    }
+
+    /** The record with the entry that takes a version up. */
+    private From takingUp(FittingRow row, Point point, SheetVersion version) {
         List<Entry> record = new ArrayList<>(log.of(row));
         int seq = record.stream().mapToInt(Entry::seq).max().orElse(0) + 1;
         record.add(new Entry(
@@ -148,17 +179,8 @@ class FittingPlans {
                 new Author("nobody", Author.Role.LEAD),
                 How.TOLD,
                 null,
-                new Fact.SheetAdopted(
-                        sheet.sheet().id(), sheet.sheet().version(), Fact.Adoption.ADOPTED, "tried, not kept")));
-        From from = from(row, point, record, viewing.today(point));
-        // Tried as if it were confirmed, and alone of its id: what is newer than it asks nothing here.
-        List<SeatSheet> seats = new ArrayList<>(from.sheets().seats().stream()
-                .filter(each -> !each.sheet().id().equals(sheet.sheet().id())
-                        || each.sheet().version() < sheet.sheet().version())
-                .toList());
-        seats.add(Copies.with(sheet, "status", SheetStatus.CONFIRMED));
-        Sheets sheets = new Sheets(seats, from.sheets().cars());
-        return plan(new From(record, from.first(), from.unit(), from.practice(), sheets, from.day()));
+                new Fact.SheetAdopted(version.id(), version.version(), Fact.Adoption.ADOPTED, "tried, not kept")));
+        return from(row, point, record, viewing.today(point));
     }
 
     /** What would have followed by another practice, on the day of the last entry. */

@@ -2,6 +2,7 @@ package app.layette.web.fitting;
 
 import jakarta.persistence.LockModeType;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -64,6 +65,13 @@ interface FittingRows extends JpaRepository<FittingRow, UUID> {
             where f.pointId = :point and f.seatSheet = :seat and f.state = 'OPEN'
             order by f.touchedAt desc""")
     List<FittingRow> open(UUID point, String seat, Limit limit);
+
+    /** The open fittings in a car by any of its names, the one touched last first. */
+    @Query("""
+            select f from FittingRow f join fetch f.family join fetch f.record
+            where f.pointId = :point and f.car in :names and f.state = 'OPEN'
+            order by f.touchedAt desc""")
+    List<FittingRow> openInCar(UUID point, Collection<String> names, Limit limit);
 
     /** The fittings that were touched last, whatever became of them. */
     @Query("""

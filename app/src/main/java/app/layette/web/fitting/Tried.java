@@ -4,10 +4,14 @@ import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.PlanDifference;
 import app.layette.core.practice.PracticeProfile;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.vehicle.VehicleSheet;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
+import app.layette.web.shelf.Shelf;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import org.springframework.data.domain.Limit;
@@ -21,8 +25,10 @@ public class Tried {
 
     private final FittingRows rows;
     private final FittingPlans plans;
+    private final Shelf shelf;
 
-    Tried(FittingRows rows, FittingPlans plans) {
+    Tried(FittingRows rows, FittingPlans plans, Shelf shelf) {
+        this.shelf = shelf;
         this.rows = rows;
         this.plans = plans;
     }
@@ -56,6 +62,17 @@ public class Tried {
                 rows.open(point.id(), sheet.sheet().id(), Limit.of(MOST)),
                 row -> plans.of(row, point),
                 row -> plans.asIfBySheet(row, point, sheet));
+    }
+
+    /** The open fittings in a car that would come out otherwise by this version of its sheet. */
+    @Transactional(readOnly = true)
+    public List<Otherwise> byCar(Point point, VehicleSheet car) {
+        Set<String> names = new HashSet<>(Set.of(car.fullName()));
+        shelf.sheets(point.id(), List.of(car.sheet().id())).cars().forEach(each -> names.add(each.fullName()));
+        return otherwise(
+                rows.openInCar(point.id(), names, Limit.of(MOST)),
+                row -> plans.of(row, point),
+                row -> plans.asIfByCar(row, point, car));
     }
 
     /** The last fittings of a point, open and ended, that would have come out otherwise by this practice. */

@@ -29,7 +29,7 @@ import javax.imageio.stream.ImageInputStream;
  * A photograph as it is kept: drawn anew as a JPEG of at most 1600 pixels a side, upright, with no metadata at all. What
  * cannot be read as a JPEG or PNG is refused, and so is what would unfold to more pixels than a camera makes.
  */
-record CleanPhoto(byte[] jpeg, int width, int height, String sha256) {
+public record CleanPhoto(byte[] jpeg, int width, int height, String sha256) {
     static final int MOST_BYTES = 12 * 1024 * 1024;
     private static final long MOST_PIXELS = 60_000_000;
     private static final int LONGEST_SIDE = 1600;
@@ -37,12 +37,17 @@ record CleanPhoto(byte[] jpeg, int width, int height, String sha256) {
     private static final Set<String> TAKEN = Set.of("jpeg", "png");
 
     /** Why a photograph is not kept; the name is the key of its sentence. */
-    static final class RefusedPhotoException extends Exception {
+    public static final class RefusedPhotoException extends Exception {
         private static final long serialVersionUID = 1L;
 
         RefusedPhotoException(String reason) {
             super(reason);
         }
+    }
+
+    /** That a photograph is not kept, and why. */
+    public static RefusedPhotoException refused(String reason) {
+        return new RefusedPhotoException(reason);
     }
 
     /**

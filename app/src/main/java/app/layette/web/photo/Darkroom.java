@@ -12,7 +12,7 @@ import org.springframework.web.multipart.MultipartFile;
 
 /** Where photographs are made small and clean: one at a time for each person, two at once in all. */
 @Component
-class Darkroom {
+public class Darkroom {
     private static final int AT_ONCE = 2;
     private static final long LONGEST_WAIT_S = 20;
     private static final int MOST_PEOPLE = 1000;
@@ -28,7 +28,7 @@ class Darkroom {
      *
      * @throws RefusedPhotoException when it is no photograph, or others take too long
      */
-    CleanPhoto develop(String person, MultipartFile photo) throws RefusedPhotoException, IOException {
+    public CleanPhoto develop(String person, MultipartFile photo) throws RefusedPhotoException, IOException {
         if (photo.getSize() > CleanPhoto.MOST_BYTES) {
             throw new RefusedPhotoException("TOO_BIG");
         }

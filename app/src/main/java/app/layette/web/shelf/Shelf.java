@@ -158,7 +158,7 @@ public class Shelf {
             throw refused("(document)", json.length() + " characters", "allowed up to " + LONGEST_SHEET);
         }
         JsonNode document = Schemas.parse(json);
-        DocumentKind kind = DocumentKind.of(document)
+        DocumentKind.of(document)
                 .filter(each -> each == DocumentKind.SEAT_SHEET || each == DocumentKind.VEHICLE_SHEET)
                 .orElseThrow(() -> refused("(document)", "no sheet", "allowed is a seat sheet or a vehicle sheet"));
         boolean confirms = author.role() == Author.Role.LEAD;
@@ -171,7 +171,7 @@ public class Shelf {
             return new SheetVersion(same.get().key().id(), same.get().key().version());
         }
         String text = confirms ? json : asDraft(held, (ObjectNode) document);
-        return kind == DocumentKind.SEAT_SHEET ? takeInSeat(point, text, author) : takeInCar(point, text, author);
+        return takeInAs(kindOf(document), point, text, author);
     }
 
     /**
@@ -241,7 +241,7 @@ public class Shelf {
         if (same.isPresent()) {
             return new SheetVersion(same.get().key().id(), same.get().key().version());
         }
-        SheetVersion draft = takeInSeat(point, asDraft(held, document), author);
+        SheetVersion draft = takeInAs(kindOf(document), point, asDraft(held, document), author);
         row(point, draft).orElseThrow().writtenBy(writers);
         return draft;
     }
@@ -249,9 +249,19 @@ public class Shelf {
     /** The drafts that are newer than what is confirmed of their sheet, and wait for somebody to confirm them. */
     @Transactional(readOnly = true)
     public List<SheetSummary> waiting(UUID point) {
+        return waiting(point, SheetRow.Kind.SEAT);
+    }
+
+    /** The same of vehicle sheets. */
+    @Transactional(readOnly = true)
+    public List<SheetSummary> waitingCars(UUID point) {
+        return waiting(point, SheetRow.Kind.VEHICLE);
+    }
+
+    private List<SheetSummary> waiting(UUID point, SheetRow.Kind kind) {
         List<SheetSummary> waiting = new ArrayList<>();
         Set<String> passed = new HashSet<>();
-        for (SheetSummary each : rows.all(point, SheetRow.Kind.SEAT)) {
+        for (SheetSummary each : rows.all(point, kind)) {
             // Newest first: whatever is older than a confirmed one waits for nobody.
             if (each.confirmed()) {
                 passed.add(each.id());
@@ -280,7 +290,7 @@ public class Shelf {
     }
 
     private Confirming confirming(UUID point, SheetRow row, Author author) {
-        boolean waits = waiting(point).stream()
+        boolean waits = waiting(point, row.key().kind()).stream()
                 .anyMatch(each -> each.id().equals(row.key().id())
                         && each.version() == row.key().version());
         if (!waits) {
@@ -312,7 +322,25 @@ public class Shelf {
         }
         List<SheetRow> held = held(point, draft.id());
         ObjectNode document = (ObjectNode) Schemas.parse(asDraft(held, (ObjectNode) Schemas.parse(row.document())));
-        return takeInSeat(point, document.put("status", "confirmed").toString(), author);
+        return takeInAs(
+                row.key().kind(), point, document.put("status", "confirmed").toString(), author);
+    }
+
+    /** Whether a document is a vehicle sheet. */
+    public static boolean isCar(String json) {
+        return kindOf(Schemas.parse(json)) == SheetRow.Kind.VEHICLE;
+    }
+
+    private static SheetRow.Kind kindOf(JsonNode document) {
+        return DocumentKind.of(document)
+                        .filter(each -> each == DocumentKind.VEHICLE_SHEET)
+                        .isPresent()
+                ? SheetRow.Kind.VEHICLE
+                : SheetRow.Kind.SEAT;
+    }
+
+    private SheetVersion takeInAs(SheetRow.Kind kind, UUID point, String json, Author author) {
+        return kind == SheetRow.Kind.SEAT ? takeInSeat(point, json, author) : takeInCar(point, json, author);
     }
 
     private SheetVersion takeInSeat(UUID point, String json, Author author) {

@@ -76,7 +76,7 @@ class ShelfController {
         Page<SheetSummary> page = Page.of(found, number, A_PAGE);
         model.addAttribute("page", page);
         model.addAttribute("drawn", drawn(cars, user, page.items()));
-        model.addAttribute("waiting", cars ? List.of() : shelf.waiting(user.pointId()));
+        model.addAttribute("waiting", cars ? shelf.waitingCars(user.pointId()) : shelf.waiting(user.pointId()));
     }
 
     @GetMapping("/sheets/{id}.json")

@@ -4,6 +4,8 @@ import app.layette.core.condition.Expiry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.PartialDate;
+import app.layette.core.entry.Question;
+import app.layette.core.evidence.SheetStatus;
 import app.layette.core.seat.SeatSheet;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
@@ -11,10 +13,12 @@ import app.layette.web.account.Viewing;
 import app.layette.web.fitting.FamilyErased;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.recall.Recalls;
+import app.layette.web.shelf.SheetTakenIn;
 import app.layette.web.shelf.Shelf;
 import app.layette.web.shell.TypedText;
 import app.layette.web.stock.StockSeat.State;
 import java.sql.Timestamp;
+import java.sql.Types;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
@@ -32,7 +36,10 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Stock {
     private static final String COLUMNS = "select id, sheet_id, model, made, serial, state, fitting_id, until,"
-            + " washed_on, counted_on, remedied_on from stock_seat";
+            + " washed_on, counted_on, remedied_on, history, no_crash from stock_seat";
+    /** How it came here; nothing where nobody knows. */
+    private static final List<String> HISTORIES = List.of("", "OWNED_FROM_NEW", "KNOWN_DONOR");
+
     private static final int LONGEST = 200;
     private static final int LONGEST_SERIAL = 80;
     private static final int LONGEST_LOAN_DAYS = 730;
@@ -84,7 +91,9 @@ public class Stock {
                 Optional.ofNullable(row.getObject("until", LocalDate.class)),
                 Optional.ofNullable(row.getObject("washed_on", LocalDate.class)),
                 Optional.ofNullable(row.getObject("counted_on", LocalDate.class)),
-                Optional.ofNullable(row.getObject("remedied_on", LocalDate.class)));
+                Optional.ofNullable(row.getObject("remedied_on", LocalDate.class)),
+                Optional.ofNullable(row.getString("history")),
+                row.getBoolean("no_crash"));
     }
 
     /** When it may last be used, as CND-1 counts it; empty where that is not known. */
@@ -127,19 +136,24 @@ public class Stock {
         String model = TypedText.needed(fields, "modelNumber", LONGEST, problems);
         String serial = TypedText.needed(fields, "serial", LONGEST_SERIAL, problems);
         Optional<PartialDate> made = made(fields.getOrDefault("made", ""), problems);
+        String history = fields.getOrDefault("history", "");
+        if (!HISTORIES.contains(history)) {
+            problems.add(FieldProblem.notAmong("history", history, HISTORIES));
+        }
         if (!sheet.isEmpty() && shelf.newestSeat(user.pointId(), sheet).isEmpty()) {
             problems.add(FieldProblem.notAmong("seat", sheet, "the shelf"));
         }
         if (problems.isEmpty()) {
             UUID id = UUID.randomUUID();
-            jdbc.sql("insert into stock_seat (id, point_id, sheet_id, model, made, serial, state)"
-                            + " values (:id, :point, :sheet, :model, :made, :serial, 'CLEANING')")
+            jdbc.sql("insert into stock_seat (id, point_id, sheet_id, model, made, serial, state, history)"
+                            + " values (:id, :point, :sheet, :model, :made, :serial, 'CLEANING', :history)")
                     .param("id", id)
                     .param("point", user.pointId())
                     .param("sheet", sheet)
                     .param("model", model)
                     .param("made", made.orElseThrow().toString())
                     .param("serial", serial)
+                    .param("history", history.isEmpty() ? null : history, Types.VARCHAR)
                     .update();
             happened(id, user, "ADDED", model);
         }
@@ -173,9 +187,11 @@ public class Stock {
             return List.of(FieldProblem.outside("until", day, today, farthest));
         }
         String reference = fittings.planned(fitting, user.pointId()).reference();
-        jdbc.sql("update stock_seat set state = 'LENT', fitting_id = :fitting, until = :until where id = :id")
+        jdbc.sql(
+                        "update stock_seat set state = 'LENT', fitting_id = :fitting, until = :until, lent_on = :today where id = :id")
                 .param("fitting", fitting)
                 .param("until", until)
+                .param("today", today)
                 .param("id", id)
                 .update();
         happened(id, user, lookedUp ? "LENT_LOOKED_UP" : "LENT", reference + " " + until);
@@ -188,8 +204,9 @@ public class Stock {
     public void takeBack(SignedIn user, UUID id) {
         StockSeat seat = locked(user, id);
         seat.fitting().ifPresent(fitting -> {
-            jdbc.sql("update stock_seat set state = 'CLEANING', fitting_id = null, until = null, counted_on = null"
-                            + " where id = :id")
+            jdbc.sql(
+                            "update stock_seat set state = 'CLEANING', fitting_id = null, until = null, lent_on = null, counted_on = null,"
+                                    + " no_crash = false where id = :id")
                     .param("id", id)
                     .update();
             happened(id, user, "BACK", "");
@@ -197,17 +214,103 @@ public class Stock {
         });
     }
 
-    /** Washed as its manual says, and every part of its list counted. */
+    /**
+     * Washed as its manual says, every part of its list counted, and in no crash since it was counted last.
+     *
+     * @return what is wrong; empty when it is ready
+     */
     @Transactional
-    public void ready(SignedIn user, UUID id) {
-        if (locked(user, id).state() == State.CLEANING) {
-            LocalDate today = viewing.today(viewing.point(user));
-            jdbc.sql("update stock_seat set state = 'READY', washed_on = :today, counted_on = :today where id = :id")
-                    .param("today", today)
-                    .param("id", id)
-                    .update();
-            happened(id, user, "READY", "");
+    public List<FieldProblem> ready(SignedIn user, UUID id, boolean noCrash) {
+        StockSeat seat = locked(user, id);
+        if (seat.state() != State.CLEANING) {
+            return List.of();
         }
+        if (!noCrash) {
+            // CND-3: a seat of which nobody can say that goes to nobody.
+            return List.of(new FieldProblem("seat", seat.serial(), "STOCK_CRASH_NOT_KNOWN", "", ""));
+        }
+        LocalDate today = viewing.today(viewing.point(user));
+        jdbc.sql("update stock_seat set state = 'READY', washed_on = :today, counted_on = :today, no_crash = true"
+                        + " where id = :id")
+                .param("today", today)
+                .param("id", id)
+                .update();
+        happened(id, user, "READY", "");
+        return List.of();
+    }
+
+    /**
+     * What a fitting with a kept seat begins with: its label, how it came here, no crash and its parts, each carried from
+     * the day of its last count. Nothing that is only known beside the car.
+     *
+     * @return empty where the seat is not ready, or not of this point
+     */
+    @Transactional(readOnly = true)
+    public Optional<Known> known(UUID point, UUID id) {
+        return of(point).stream()
+                .filter(seat -> seat.id().equals(id) && seat.state() == State.READY)
+                .findFirst()
+                .flatMap(seat -> seat.countedOn().map(day -> new Known(seat.sheetId(), day, facts(seat))));
+    }
+
+    /**
+     * What is known of a kept seat.
+     *
+     * @param on the day of its last count
+     */
+    public record Known(String sheetId, LocalDate on, List<Fact> facts) {}
+
+    private static List<Fact> facts(StockSeat seat) {
+        String unit = Fittings.Begin.UNIT;
+        List<Fact> facts = new ArrayList<>();
+        facts.add(new Fact.LabelRead(unit, Fact.Part.CARRIER, seat.model(), seat.made(), null));
+        seat.history().ifPresent(history -> facts.add(new Fact.Answered(unit, Question.HISTORY, history, null)));
+        if (seat.noCrash()) {
+            facts.add(new Fact.Answered(unit, Question.CRASH, "NONE", null));
+        }
+        facts.add(new Fact.Answered(unit, Question.PARTS, "COMPLETE", null));
+        return facts;
+    }
+
+    /** Whom a newer sheet of a lent seat concerns: it is due with them. */
+    @EventListener
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void onSheet(SheetTakenIn taken) {
+        jdbc.sql("insert into fitting_stale (fitting_id) select fitting_id from stock_seat"
+                        + " where point_id = :point and sheet_id = :sheet and state = 'LENT' on conflict do nothing")
+                .param("point", taken.point())
+                .param("sheet", taken.sheet().id())
+                .update();
+    }
+
+    /** The day on which a newer sheet came of a seat that a fitting has on loan; empty where none did since. */
+    @Transactional(readOnly = true)
+    public Optional<LocalDate> newerSheet(UUID fitting, Point point) {
+        return jdbc
+                .sql("select sheet_id, lent_on from stock_seat where fitting_id = :fitting and lent_on is not null")
+                .param("fitting", fitting)
+                .query((row, number) ->
+                        newerThan(point, row.getString("sheet_id"), row.getObject("lent_on", LocalDate.class)))
+                .list()
+                .stream()
+                .flatMap(Optional::stream)
+                .min(LocalDate::compareTo);
+    }
+
+    private Optional<LocalDate> newerThan(Point point, String sheet, LocalDate lentOn) {
+        return shelf.newestSeat(point.id(), sheet)
+                .filter(seat -> seat.status() == SheetStatus.CONFIRMED)
+                .flatMap(seat -> shelf.arrived(point.id(), seat.sheet()))
+                .map(at -> at.atZone(point.zone()).toLocalDate())
+                .filter(lentOn::isBefore);
+    }
+
+    /** Who has a seat of a sheet on loan, in words. */
+    @Transactional(readOnly = true)
+    public List<StockSeat> lent(UUID point, String sheet) {
+        return of(point).stream()
+                .filter(seat -> seat.state() == State.LENT && seat.sheetId().equals(sheet))
+                .toList();
     }
 
     /** CND-4: what a recall asks for was done to this very seat; one that is published later is open again. */

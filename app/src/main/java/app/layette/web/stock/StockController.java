@@ -16,6 +16,7 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -63,6 +64,7 @@ class StockController {
      */
     public record Card(
             UUID id,
+            String sheet,
             String title,
             String picture,
             String label,
@@ -75,17 +77,23 @@ class StockController {
             List<Stock.Event> events) {}
 
     @GetMapping
-    ModelAndView page(@AuthenticationPrincipal SignedIn user, Model model) {
-        return shown(user, Map.of(), List.of(), model);
+    ModelAndView page(
+            @AuthenticationPrincipal SignedIn user, @RequestParam(defaultValue = "") String find, Model model) {
+        return shown(user, find.strip(), Map.of(), List.of(), model);
     }
 
-    private ModelAndView shown(SignedIn user, Map<String, String> typed, List<FieldProblem> problems, Model model) {
+    private ModelAndView shown(
+            SignedIn user, String find, Map<String, String> typed, List<FieldProblem> problems, Model model) {
         Wording words = viewing.wording(user);
         Point point = viewing.point(user);
         Map<String, String> titles = new HashMap<>();
         List<SheetSummary> sheets = shelf.seats(user.pointId());
         sheets.forEach(each -> titles.put(each.id(), each.title()));
-        List<StockSeat> seats = stock.of(user.pointId());
+        List<StockSeat> all = stock.of(user.pointId());
+        List<StockSeat> seats =
+                all.stream().filter(each -> isSaid(each, find, titles)).toList();
+        model.addAttribute("find", find);
+        model.addAttribute("unfound", seats.isEmpty() && !all.isEmpty());
         model.addAttribute(
                 "columns",
                 Arrays.stream(State.values())
@@ -97,7 +105,7 @@ class StockController {
                                         .map(each -> card(user, point, each, titles, words))
                                         .toList()))
                         .toList());
-        model.addAttribute("none", seats.isEmpty());
+        model.addAttribute("none", all.isEmpty());
         model.addAttribute("sheets", sheets);
         model.addAttribute("families", fittings.openOnes(user, List.of()));
         model.addAttribute("until", viewing.today(point).plusMonths(USUAL_LOAN_MONTHS));
@@ -105,6 +113,16 @@ class StockController {
         model.addAttribute("problems", problems.stream().map(words::say).toList());
         return new ModelAndView(
                 "stock/stock", model.asMap(), problems.isEmpty() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
+    /** By any part of what its label says, or by all that its code says. */
+    private static boolean isSaid(StockSeat seat, String find, Map<String, String> titles) {
+        String text = (titles.getOrDefault(seat.sheetId(), "") + " " + seat.model() + " " + seat.made() + " "
+                        + seat.serial())
+                .toLowerCase(Locale.ROOT);
+        String wanted = find.toLowerCase(Locale.ROOT);
+        return text.contains(wanted)
+                || List.of(wanted.split("[ ;|]+")).contains(seat.serial().toLowerCase(Locale.ROOT));
     }
 
     private Card card(SignedIn user, Point point, StockSeat seat, Map<String, String> titles, Wording words) {
@@ -117,6 +135,7 @@ class StockController {
                 .orElse("");
         return new Card(
                 seat.id(),
+                seat.sheetId(),
                 titles.getOrDefault(seat.sheetId(), seat.sheetId()),
                 shelf.newestSeat(user.pointId(), seat.sheetId())
                         .map(CarrierPicture::of)
@@ -141,7 +160,7 @@ class StockController {
             // Outside the transaction that keeps the seat: it waits for no service.
             recalls.listen(fields.get("modelNumber"));
         }
-        return problems.isEmpty() ? new ModelAndView("redirect:/stock") : shown(user, fields, problems, model);
+        return problems.isEmpty() ? new ModelAndView("redirect:/stock") : shown(user, "", fields, problems, model);
     }
 
     @PostMapping("/{id}/lend")
@@ -153,7 +172,7 @@ class StockController {
             @RequestParam(defaultValue = "false") boolean lookedUp,
             Model model) {
         List<FieldProblem> problems = stock.lend(user, id, family, until, lookedUp);
-        return problems.isEmpty() ? new ModelAndView("redirect:/stock") : shown(user, Map.of(), problems, model);
+        return problems.isEmpty() ? new ModelAndView("redirect:/stock") : shown(user, "", Map.of(), problems, model);
     }
 
     @PostMapping("/{id}/back")
@@ -163,9 +182,13 @@ class StockController {
     }
 
     @PostMapping("/{id}/ready")
-    String ready(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id) {
-        stock.ready(user, id);
-        return "redirect:/stock";
+    ModelAndView ready(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "false") boolean noCrash,
+            Model model) {
+        List<FieldProblem> problems = stock.ready(user, id, noCrash);
+        return problems.isEmpty() ? new ModelAndView("redirect:/stock") : shown(user, "", Map.of(), problems, model);
     }
 
     @PostMapping("/{id}/remedied")

@@ -14,6 +14,8 @@ import java.util.UUID;
  * @param until the day on which it is to be back; empty unless it is lent
  * @param washedOn when it was washed last; empty where nobody knows
  * @param countedOn when its parts were counted last and all were there; empty where nobody knows
+ * @param history how it came here, as an answer to {@code HISTORY}; empty where nobody knows
+ * @param noCrash whether it was in no crash up to its last count
  * @param remediedOn when what a recall asks for was done to it last; empty where nothing was
  */
 public record StockSeat(
@@ -27,7 +29,9 @@ public record StockSeat(
         Optional<LocalDate> until,
         Optional<LocalDate> washedOn,
         Optional<LocalDate> countedOn,
-        Optional<LocalDate> remediedOn) {
+        Optional<LocalDate> remediedOn,
+        Optional<String> history,
+        boolean noCrash) {
     /** What can be done with it. */
     public enum State {
         READY,

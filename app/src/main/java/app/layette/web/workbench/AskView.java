@@ -72,6 +72,11 @@ public record AskView(
             return hasSource ? inputs.get(0).name() : "";
         }
 
+        /** Whether it takes what a label says, which a photograph can fill in. */
+        public boolean readsLabel() {
+            return "labelRead".equals(hidden.get("kind"));
+        }
+
         /** Whether it takes an angle, which a sensor can fill in. */
         public boolean takesAngle() {
             return inputs.stream().anyMatch(input -> input.name().equals("angle"));

@@ -1,6 +1,7 @@
 package app.layette.web.workbench;
 
 import app.layette.core.child.Child;
+import app.layette.core.entry.QuickCar;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Argument;
@@ -61,6 +62,10 @@ final class HeadLine {
                 state,
                 stateLine(),
                 ready,
+                situation
+                        .car()
+                        .filter(each -> each.sheet().id().equals(QuickCar.SHEET))
+                        .isPresent(),
                 fitting.others());
     }
 

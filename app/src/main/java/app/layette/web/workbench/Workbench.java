@@ -45,6 +45,7 @@ public record Workbench(
             String state,
             String stateLine,
             boolean ready,
+            boolean quickCar,
             List<Fittings.Beside> others) {}
 
     /** Steps that stand together. */

@@ -3,7 +3,7 @@ package app.layette.web.writing;
 import app.layette.core.finding.Argument;
 import app.layette.formats.sheet.FieldForm;
 import app.layette.formats.sheet.Shape;
-import app.layette.formats.sheet.SheetField;
+import app.layette.formats.sheet.WrittenField;
 import app.layette.formats.wording.Wording;
 import java.util.ArrayList;
 import java.util.List;
@@ -131,7 +131,7 @@ final class Boxes {
     }
 
     /** What a field says, in a few words. */
-    static String said(SheetField field, JsonNode value, Wording words) {
+    static String said(WrittenField field, JsonNode value, Wording words) {
         return said(field.shape(), value, words);
     }
 

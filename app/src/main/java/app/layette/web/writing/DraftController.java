@@ -1,20 +1,26 @@
 package app.layette.web.writing;
 
 import app.layette.core.evidence.SheetVersion;
-import app.layette.core.seat.SeatSheet;
 import app.layette.formats.document.RefusedDocumentException;
 import app.layette.formats.document.SheetReader;
-import app.layette.formats.sheet.SheetField;
+import app.layette.formats.sheet.CarWork;
 import app.layette.formats.sheet.SheetFields;
 import app.layette.formats.sheet.SheetWork;
+import app.layette.formats.sheet.WorkingSheet;
+import app.layette.formats.sheet.WrittenField;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
+import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.Tried;
 import app.layette.web.shelf.SheetSummary;
 import app.layette.web.shelf.Shelf;
+import app.layette.web.stock.Stock;
+import app.layette.web.stock.StockSeat;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -35,9 +41,13 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class DraftController {
     private final Shelf shelf;
     private final Tried tried;
+    private final Stock stock;
+    private final Fittings fittings;
     private final Viewing viewing;
 
-    DraftController(Shelf shelf, Tried tried, Viewing viewing) {
+    DraftController(Shelf shelf, Tried tried, Stock stock, Fittings fittings, Viewing viewing) {
+        this.stock = stock;
+        this.fittings = fittings;
         this.shelf = shelf;
         this.tried = tried;
         this.viewing = viewing;
@@ -49,6 +59,14 @@ class DraftController {
     /** A fitting that would come out otherwise, and in what. */
     public record Fitting(UUID id, String child, String reference, List<String> changes) {}
 
+    /** A seat of this sheet that is lent, and to whom. */
+    public record Lent(String serial, UUID fitting, String whose) {}
+
+    private String whose(SignedIn user, StockSeat seat) {
+        Fittings.Planned with = fittings.planned(seat.fitting().orElseThrow(), user.pointId());
+        return with.childName() + " " + with.reference();
+    }
+
     @GetMapping("/changes")
     String changes(
             @AuthenticationPrincipal SignedIn user, @PathVariable String id, @PathVariable int version, Model model) {
@@ -58,23 +76,31 @@ class DraftController {
 
     private void fill(SignedIn user, SheetVersion version, Model model) {
         Wording words = viewing.wording(user);
-        SheetWork draft = document(user, version);
-        Optional<SheetSummary> confirmed = shelf.seats(user.pointId()).stream()
-                .filter(each -> each.id().equals(version.id()) && each.confirmed())
-                .findFirst();
-        Optional<SheetWork> before = confirmed.map(each -> document(user, new SheetVersion(each.id(), each.version())));
-        Optional<SheetSummary> waiting = shelf.waiting(user.pointId()).stream()
-                .filter(each -> each.id().equals(version.id()) && each.version() == version.version())
-                .findFirst();
-        SeatSheet sheet = SheetReader.keptSeat(draft.json());
+        WorkingSheet draft = document(user, version);
+        boolean isCar = draft instanceof CarWork;
+        Optional<SheetSummary> confirmed = (isCar ? shelf.cars(user.pointId()) : shelf.seats(user.pointId()))
+                .stream()
+                        .filter(each -> each.id().equals(version.id()) && each.confirmed())
+                        .findFirst();
+        Optional<WorkingSheet> before =
+                confirmed.map(each -> document(user, new SheetVersion(each.id(), each.version())));
+        Optional<SheetSummary> waiting = (isCar ? shelf.waitingCars(user.pointId()) : shelf.waiting(user.pointId()))
+                .stream()
+                        .filter(each -> each.id().equals(version.id()) && each.version() == version.version())
+                        .findFirst();
         model.addAttribute("draft", version);
         model.addAttribute("title", draft.title());
         model.addAttribute("beside", confirmed.map(SheetSummary::version).orElse(0));
         model.addAttribute("changed", changed(before, draft, words));
         model.addAttribute(
                 "fittings",
-                tried.bySheet(viewing.point(user), sheet).stream()
+                otherwise(user, draft).stream()
                         .map(each -> fitting(each, words))
+                        .toList());
+        model.addAttribute(
+                "lent",
+                stock.lent(user.pointId(), version.id()).stream()
+                        .map(seat -> new Lent(seat.serial(), seat.fitting().orElseThrow(), whose(user, seat)))
                         .toList());
         model.addAttribute("writer", waiting.map(SheetSummary::importedBy).orElse(""));
         model.addAttribute(
@@ -82,34 +108,50 @@ class DraftController {
                 shelf.confirming(user.pointId(), version, user.author()).name());
     }
 
-    private SheetWork document(SignedIn user, SheetVersion version) {
+    private List<Tried.Otherwise> otherwise(SignedIn user, WorkingSheet draft) {
+        return draft instanceof CarWork
+                ? tried.byCar(viewing.point(user), SheetReader.keptVehicle(draft.json()))
+                : tried.bySheet(viewing.point(user), SheetReader.keptSeat(draft.json()));
+    }
+
+    private WorkingSheet document(SignedIn user, SheetVersion version) {
         return shelf.document(user.pointId(), version)
-                .filter(json -> json.contains("\"identity\""))
-                .map(SheetWork::of)
+                .<WorkingSheet>map(json -> Shelf.isCar(json) ? CarWork.of(json) : SheetWork.of(json))
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
     }
 
-    private static List<Changed> changed(Optional<SheetWork> before, SheetWork after, Wording words) {
+    private static List<Changed> changed(Optional<WorkingSheet> before, WorkingSheet after, Wording words) {
         List<Changed> changed = new ArrayList<>();
-        for (SheetField field : SheetFields.all()) {
+        names(before, after, words).forEach((field, name) -> {
             String was = before.map(each -> whole(each, field)).orElse("");
             String is = whole(after, field);
             if (!was.equals(is)) {
                 changed.add(new Changed(
-                        WritingPage.name(field, words),
-                        before.map(each -> said(each, field, words)).orElse(""),
-                        said(after, field, words)));
+                        name, before.map(each -> said(each, field, words)).orElse(""), said(after, field, words)));
             }
-        }
+        });
         return changed;
     }
 
+    /** Every field of both, with its name; a place that is gone stands there too. */
+    private static Map<WrittenField, String> names(Optional<WorkingSheet> before, WorkingSheet after, Wording words) {
+        Map<WrittenField, String> names = new LinkedHashMap<>();
+        if (after instanceof CarWork car) {
+            car.fields().forEach(field -> names.put(field, CarPage.name(field, words)));
+            before.ifPresent(each ->
+                    ((CarWork) each).fields().forEach(field -> names.put(field, CarPage.name(field, words))));
+        } else {
+            SheetFields.all().forEach(field -> names.put(field, WritingPage.name(field, words)));
+        }
+        return names;
+    }
+
     /** Everything that a field says, its source too. */
-    private static String whole(SheetWork work, SheetField field) {
+    private static String whole(WorkingSheet work, WrittenField field) {
         return work.state(field) + " " + work.value(field).map(Object::toString).orElse("") + " " + work.source(field);
     }
 
-    private static String said(SheetWork work, SheetField field, Wording words) {
+    private static String said(WorkingSheet work, WrittenField field, Wording words) {
         String text = WritingPage.text(work, field, words);
         String source = work.source(field);
         return source.isEmpty() ? text : text + " (" + source + ")";
@@ -130,7 +172,12 @@ class DraftController {
         try {
             SheetVersion confirmed = shelf.confirm(user.pointId(), new SheetVersion(id, version), user.author());
             flash.addFlashAttribute("taken", confirmed.toString());
-            return new ModelAndView("redirect:/shelf");
+            return new ModelAndView(
+                    shelf.document(user.pointId(), confirmed)
+                                    .filter(Shelf::isCar)
+                                    .isPresent()
+                            ? "redirect:/cars"
+                            : "redirect:/shelf");
         } catch (RefusedDocumentException e) {
             fill(user, new SheetVersion(id, version), model);
             model.addAttribute("problems", e.problems());

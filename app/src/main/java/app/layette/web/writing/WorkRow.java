@@ -4,6 +4,8 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EmbeddedId;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.List;
@@ -16,12 +18,21 @@ import org.hibernate.type.SqlTypes;
 @Entity
 @Table(name = "sheet_work")
 class WorkRow {
+    /** What is told of. */
+    enum Kind {
+        SEAT,
+        VEHICLE
+    }
+
     /** Point and id of the sheet: one is written at a time. */
     @Embeddable
     record Key(@Column(name = "point_id") UUID pointId, String id) {}
 
     @EmbeddedId
     private Key key;
+
+    @Enumerated(EnumType.STRING)
+    private Kind kind;
 
     private String document;
 
@@ -33,8 +44,9 @@ class WorkRow {
 
     protected WorkRow() {}
 
-    WorkRow(Key key, String document, String by, Instant at) {
+    WorkRow(Key key, Kind kind, String document, String by, Instant at) {
         this.key = key;
+        this.kind = kind;
         this.document = document;
         this.writers = List.of(by);
         this.changedAt = at;
@@ -42,6 +54,10 @@ class WorkRow {
 
     Key key() {
         return key;
+    }
+
+    Kind kind() {
+        return kind;
     }
 
     String document() {

@@ -9,8 +9,8 @@ import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
 
 interface WorkRows extends JpaRepository<WorkRow, WorkRow.Key> {
-    @Query("select w from WorkRow w where w.key.pointId = :point order by w.key.id")
-    List<WorkRow> of(UUID point);
+    @Query("select w from WorkRow w where w.key.pointId = :point and w.kind = :kind order by w.key.id")
+    List<WorkRow> of(UUID point, WorkRow.Kind kind);
 
     /** Two who write at the same sheet each change one value: neither may write over the other's. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)

@@ -1,7 +1,6 @@
 package app.layette.web.writing;
 
 import app.layette.core.evidence.SheetVersion;
-import app.layette.core.finding.Argument;
 import app.layette.core.practice.Practice;
 import app.layette.core.seat.SeatKind;
 import app.layette.formats.document.RefusedDocumentException;
@@ -15,6 +14,7 @@ import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
+import app.layette.web.label.LabelReader;
 import app.layette.web.practice.Profiles;
 import app.layette.web.shelf.Shelf;
 import java.time.LocalDate;
@@ -35,19 +35,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.JsonNodeFactory;
 
 /** Writing a seat sheet on the drawing of the restraint. */
 @Controller
 @RequestMapping("/sheets/writing")
 class WritingController {
-    private static final String SILENT = "silent";
-    private static final String NOBODY = "nobody";
-    private static final String PLACE = "place";
-    private static final int LONGEST_PLACE = 120;
-    private static final List<String> HOW = List.of("manual", "label", "tape", SILENT, NOBODY);
-
     private final SheetDrafts drafts;
     private final Shelf shelf;
     private final Viewing viewing;
@@ -150,12 +142,12 @@ class WritingController {
         SheetField at = SheetFields.at(field)
                 .filter(each -> SheetFields.of(work.kind()).contains(each))
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
-        Answer answer = new Answer(at, fields);
+        FieldAnswer answer = new FieldAnswer(at, fields);
         if (!answer.problems().isEmpty()) {
             WritingPage.Typed typed = new WritingPage.Typed(fields);
             ModelAndView page = new ModelAndView("writing/work", HttpStatus.UNPROCESSABLE_CONTENT);
             page.addObject("work", WritingPage.of(work, field, Optional.of(typed), viewing.wording(user)));
-            page.addObject("problems", said(answer.problems(), at, viewing.wording(user)));
+            page.addObject("problems", answer.said(WritingPage.name(at, viewing.wording(user)), viewing.wording(user)));
             return page;
         }
         drafts.change(user.pointId(), id, user.author(), sheet -> keep(sheet, answer, user));
@@ -164,39 +156,36 @@ class WritingController {
         return new ModelAndView("redirect:" + next);
     }
 
-    private static List<String> said(List<FieldForm.Problem> problems, SheetField at, Wording words) {
-        return problems.stream()
-                .map(each -> each.says(
-                        each.box().equals(PLACE) ? words.say("page.writing.where") : WritingPage.name(at, words),
-                        words))
-                .toList();
+    /** What a photographed label says, as far as a hand confirmed it. */
+    @PostMapping("/{id}/label")
+    ModelAndView label(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable String id,
+            @RequestParam(defaultValue = "") List<String> take,
+            @RequestParam Map<String, String> fields) {
+        work(user, id);
+        List<FieldAnswer> answers = new ArrayList<>();
+        List<String> problems = new ArrayList<>();
+        LabelReader.inASheet(fields, take).forEach((pointer, value) -> {
+            SheetField at = SheetFields.at(pointer).orElseThrow();
+            FieldAnswer answer = new FieldAnswer(at, Map.of(FieldForm.ROOT, value, "how", "label"));
+            answers.add(answer);
+            Wording words = viewing.wording(user);
+            problems.addAll(answer.said(WritingPage.name(at, words), words));
+        });
+        if (!problems.isEmpty()) {
+            ModelAndView page = new ModelAndView("writing/work", HttpStatus.UNPROCESSABLE_CONTENT);
+            page.addObject("work", WritingPage.of(work(user, id), "", Optional.empty(), viewing.wording(user)));
+            page.addObject("problems", problems);
+            return page;
+        }
+        drafts.change(user.pointId(), id, user.author(), sheet -> answers.forEach(each -> keep(sheet, each, user)));
+        return new ModelAndView("redirect:/sheets/writing/" + id);
     }
 
-    private void keep(SheetWork sheet, Answer answer, SignedIn user) {
-        SheetField at = answer.field();
+    private void keep(SheetWork sheet, FieldAnswer answer, SignedIn user) {
         String today = viewing.today(viewing.point(user)).toString();
-        String source = answer.source(today, user.displayName());
-        if (answer.isForgotten()) {
-            sheet.forget(at);
-        } else if (answer.isSilent()) {
-            sheet.silent(at, source);
-        } else {
-            boolean asItStood = sheet.value(at)
-                    .filter(value -> FieldForm.isAsItStood(at.shape(), value, answer.fields()))
-                    .isPresent();
-            sheet.put(
-                    at,
-                    asItStood ? sheet.value(at).orElseThrow() : answer.value().orElseThrow(),
-                    source);
-        }
-        if (at.evidence() && !answer.isForgotten()) {
-            Wording words = viewing.wording(user);
-            SheetDrafts.Said said = new SheetDrafts.Said(
-                    words.say("sheet.kept.manual", Map.of("title", Argument.of(sheet.title()))),
-                    words.say("sheet.kept.label"),
-                    words.say("sheet.kept.tape"));
-            SheetDrafts.name(sheet, at, source, said, today, user.displayName());
-        }
+        answer.keepIn(sheet, viewing.wording(user), today, user.displayName());
     }
 
     /** What it would leave unknown: planned for itself, so that nobody waits for it. */
@@ -234,79 +223,5 @@ class WritingController {
     String drop(@AuthenticationPrincipal SignedIn user, @PathVariable String id) {
         drafts.drop(user.pointId(), id);
         return "redirect:/shelf";
-    }
-
-    /** What one form said of one field. */
-    private static final class Answer {
-        private final SheetField field;
-        private final Map<String, String> fields;
-        private final String how;
-        private final FieldForm.Read read;
-        private final boolean none;
-
-        Answer(SheetField field, Map<String, String> fields) {
-            this.field = field;
-            this.fields = fields;
-            this.how = fields.getOrDefault("how", "manual");
-            this.none = fields.containsKey("none");
-            this.read = FieldForm.read(field.shape(), fields);
-        }
-
-        SheetField field() {
-            return field;
-        }
-
-        Map<String, String> fields() {
-            return fields;
-        }
-
-        boolean isForgotten() {
-            boolean emptied = !field.evidence() && read.value().isEmpty();
-            return field.evidence() && how.equals(NOBODY) || emptied;
-        }
-
-        boolean isSilent() {
-            return field.evidence() && how.equals(SILENT);
-        }
-
-        Optional<JsonNode> value() {
-            return none ? Optional.of(JsonNodeFactory.instance.arrayNode()) : read.value();
-        }
-
-        /** Where it stands, as a document writes it. */
-        String source(String today, String reader) {
-            String place = fields.getOrDefault(PLACE, "").strip();
-            String key = how.equals(SILENT) ? "manual" : how;
-            return key.equals("tape") ? "tape " + today + " " + reader : (key + " " + place).strip();
-        }
-
-        List<FieldForm.Problem> problems() {
-            if (!HOW.contains(how)) {
-                return List.of(new FieldForm.Problem("how", how, FieldForm.Allowed.ONE_OF, String.join(", ", HOW), ""));
-            }
-            if (isForgotten() && field.evidence()) {
-                return List.of();
-            }
-            List<FieldForm.Problem> problems = new ArrayList<>(isSilent() || none ? List.of() : read.problems());
-            if (isForgotten()) {
-                boolean naming = field.pointer().matches("/identity/(maker|name|modelNumbers)");
-                if (naming && problems.isEmpty()) {
-                    problems.add(new FieldForm.Problem(FieldForm.ROOT, "", FieldForm.Allowed.SOMETHING));
-                }
-                return problems;
-            }
-            String place = fields.getOrDefault(PLACE, "").strip();
-            boolean needsPage = field.evidence() && (how.equals("manual") || how.equals(SILENT));
-            if (needsPage && place.isEmpty() || place.length() > LONGEST_PLACE) {
-                problems.add(new FieldForm.Problem(PLACE, place, FieldForm.Allowed.PAGE));
-            }
-            if (!isSilent()
-                    && !none
-                    && read.value().isEmpty()
-                    && read.problems().isEmpty()) {
-                problems.add(new FieldForm.Problem(FieldForm.ROOT, "", FieldForm.Allowed.SOMETHING));
-            }
-            return problems;
-        }
     }
 }

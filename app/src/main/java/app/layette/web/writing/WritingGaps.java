@@ -1,5 +1,7 @@
 package app.layette.web.writing;
 
+import app.layette.formats.sheet.CarGaps;
+import app.layette.formats.sheet.CarWork;
 import app.layette.formats.sheet.SheetGaps;
 import app.layette.formats.sheet.SheetWork;
 import app.layette.formats.wording.Wording;
@@ -25,6 +27,18 @@ public record WritingGaps(int fittings, List<Line> lines) {
                         .map(gap -> new Line(
                                 WritingPage.name(gap.field(), words),
                                 WritingPage.address(work.id(), gap.field()),
+                                gap.fittings()))
+                        .toList());
+    }
+
+    static WritingGaps ofCar(CarWork work, CarGaps.Gaps gaps, Wording words) {
+        return new WritingGaps(
+                gaps.fittings(),
+                gaps.gaps().stream()
+                        .limit(MOST)
+                        .map(gap -> new Line(
+                                CarPage.name(gap.field(), words),
+                                CarPage.address(work.id(), gap.field()),
                                 gap.fittings()))
                         .toList());
     }

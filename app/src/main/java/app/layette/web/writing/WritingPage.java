@@ -10,7 +10,9 @@ import app.layette.formats.sheet.SheetField.Look;
 import app.layette.formats.sheet.SheetField.Section;
 import app.layette.formats.sheet.SheetFields;
 import app.layette.formats.sheet.SheetWork;
-import app.layette.formats.sheet.SheetWork.State;
+import app.layette.formats.sheet.WorkingSheet;
+import app.layette.formats.sheet.WorkingSheet.State;
+import app.layette.formats.sheet.WrittenField;
 import app.layette.formats.svg.SvgWriter;
 import app.layette.formats.wording.Wording;
 import java.nio.charset.StandardCharsets;
@@ -33,6 +35,7 @@ import org.springframework.web.util.UriUtils;
  * @param sourced values with their source
  * @param doubts what contradicts itself, in words, with the field
  * @param tiles what has no place in a drawing: permissions
+ * @param atLabel whether what the label says is being written
  * @param next the field that is asked next; empty where nothing is missing
  */
 public record WritingPage(
@@ -48,7 +51,11 @@ public record WritingPage(
         List<Tile> tiles,
         Field field,
         List<Doubt> doubts,
+        boolean atLabel,
         Optional<Link> next) {
+    /** How something is known, as the form asks; whatever else a sheet says of it is kept as it stands. */
+    private static final Set<String> ASKED = Set.of("", "manual", "label", "tape");
+
     /** A section with how much of it is known. */
     public record Thread(String name, String address, int known, int of, boolean here) {}
 
@@ -70,6 +77,7 @@ public record WritingPage(
      * @param box its boxes
      * @param evidence whether a source is asked for
      * @param how how it is known so far: {@code manual}, {@code label}, {@code tape}, {@code silent} or empty
+     * @param kept the source as it stands, where the form asks for none like it
      * @param place page or part
      * @param isList whether it can be said that there are none
      * @param quantity whether a unit is needed
@@ -81,6 +89,7 @@ public record WritingPage(
             Boxes.Box box,
             boolean evidence,
             String how,
+            String kept,
             String place,
             boolean isList,
             boolean none,
@@ -90,12 +99,14 @@ public record WritingPage(
     record Typed(Map<String, String> fields) {}
 
     static String name(SheetField field, Wording words) {
-        String key = field.pointer().startsWith("/permissions/") ? permission(field) : "sheet.field." + field.key();
+        String key = field.pointer().startsWith("/permissions/")
+                ? permission(field.pointer())
+                : "sheet.field." + field.key();
         return words.say(key);
     }
 
-    private static String permission(SheetField field) {
-        String camel = field.pointer().substring("/permissions/".length());
+    static String permission(String pointer) {
+        String camel = pointer.substring("/permissions/".length());
         return "asks." + camel.replaceAll("([A-Z])", "_$1").toUpperCase(Locale.ROOT);
     }
 
@@ -129,13 +140,14 @@ public record WritingPage(
                 looks(work, asked, at, words),
                 at.look() == Look.WORDS ? "" : svg(work, asked, at, sheet, words),
                 at.look() == Look.WORDS ? tiles(work, asked, at, words) : List.of(),
-                field(work, at, typed, words),
+                field(work, at, name(at, words), words.say("sheet.section." + at.section()), typed, words),
                 doubts,
+                at.look() == Look.LABEL,
                 next.map(each -> new Link(name(each, words), address(work.id(), each))));
     }
 
     /** Whether an answer is missing: of what names the restraint only what the schema needs is. */
-    private static boolean isMissing(SheetWork work, SheetField field) {
+    static boolean isMissing(WorkingSheet work, WrittenField field) {
         return field.evidence() && work.state(field) == State.NOT_LOOKED;
     }
 
@@ -211,7 +223,7 @@ public record WritingPage(
                 link -> SheetFields.at(link.target()).map(field -> address(work.id(), field)));
     }
 
-    static String text(SheetWork work, SheetField field, Wording words) {
+    static String text(WorkingSheet work, WrittenField field, Wording words) {
         return switch (work.state(field)) {
             case NOT_LOOKED -> "";
             case SILENT -> words.say("sheet.saysNothing");
@@ -231,22 +243,25 @@ public record WritingPage(
                 .toList();
     }
 
-    private static Field field(SheetWork work, SheetField at, Optional<Typed> typed, Wording words) {
+    static Field field(
+            WorkingSheet work, WrittenField at, String name, String section, Optional<Typed> typed, Wording words) {
         Map<String, String> filled = typed.map(Typed::fields)
                 .orElseGet(() -> FieldForm.write(at.shape(), work.value(at).orElse(null)));
         String source = work.source(at);
-        String key = work.state(at) == State.SILENT ? "silent" : source.split(" ")[0];
+        String said = source.split(" ")[0];
+        String key = work.state(at) == State.SILENT ? "silent" : ASKED.contains(said) ? said : FieldAnswer.KEPT;
         String place = source.contains(" ") ? source.substring(source.indexOf(' ') + 1) : "";
         boolean none = work.value(at)
                 .filter(value -> value.isArray() && value.isEmpty())
                 .isPresent();
         return new Field(
                 at.pointer(),
-                name(at, words),
-                words.say("sheet.section." + at.section()),
+                name,
+                section,
                 new Boxes(words, filled).of(at.shape()),
                 at.evidence(),
                 typed.map(each -> each.fields().getOrDefault("how", key)).orElse(key),
+                key.equals(FieldAnswer.KEPT) ? source : "",
                 typed.map(each -> each.fields().getOrDefault("place", place)).orElse(place),
                 at.shape() instanceof Shape.Several,
                 none,

@@ -8,7 +8,7 @@ import app.layette.formats.sheet.FieldForm;
 import app.layette.formats.sheet.SheetField;
 import app.layette.formats.sheet.SheetFields;
 import app.layette.formats.sheet.SheetWork;
-import app.layette.formats.sheet.SheetWork.State;
+import app.layette.formats.sheet.WorkingSheet.State;
 import app.layette.web.support.Desk;
 import app.layette.web.support.RunningApp;
 import com.microsoft.playwright.Locator;

@@ -27,6 +27,8 @@ import app.layette.core.seat.Indicator;
 import app.layette.core.seat.InsertPiece;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.table.Copies;
+import app.layette.core.vehicle.PositionId;
+import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.VehicleSheet;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
@@ -101,12 +103,38 @@ public final class LeftUnsaid {
                 }
             }
         }
-        return new Result(
-                tried.fittings,
-                tried.blocked.entrySet().stream()
-                        .map(each -> new Gap(each.getKey(), each.getValue()))
-                        .sorted(Comparator.comparingInt(Gap::fittings).reversed())
-                        .toList());
+        return new Result(tried.fittings, ranked(tried.blocked));
+    }
+
+    /**
+     * What a vehicle's sheet leaves unknown, with restraints whose own sheets say everything that these do.
+     *
+     * @param seats to try in it, at each of its places, by every method of theirs
+     */
+    public static Result ofCar(
+            VehicleSheet car, List<SeatSheet> seats, StandardChild child, Practice practice, LocalDate today) {
+        VehicleSheet confirmed = Copies.with(car, "status", SheetStatus.CONFIRMED);
+        Map<String, Integer> blocked = new LinkedHashMap<>();
+        int fittings = 0;
+        for (SeatSheet seat : seats) {
+            LeftUnsaid tried = new LeftUnsaid(seat, practice, today);
+            for (Method method : MethodOfKind.methods(tried.seat)) {
+                for (SeatingPosition place : confirmed.positions()) {
+                    tried.asked(child, confirmed, place.id(), method).stream()
+                            .filter(key -> !isOfSeat(key))
+                            .forEach(key -> blocked.merge(key, 1, Integer::sum));
+                    fittings++;
+                }
+            }
+        }
+        return new Result(fittings, ranked(blocked));
+    }
+
+    private static List<Gap> ranked(Map<String, Integer> blocked) {
+        return blocked.entrySet().stream()
+                .map(each -> new Gap(each.getKey(), each.getValue()))
+                .sorted(Comparator.comparingInt(Gap::fittings).reversed())
+                .toList();
     }
 
     private void fitting(StandardChild child, VehicleSheet car, Method method) {
@@ -118,15 +146,22 @@ public final class LeftUnsaid {
             return;
         }
         fittings++;
+        asked(child, car, place.get().place(), method).stream()
+                .filter(LeftUnsaid::isOfSeat)
+                .forEach(key -> blocked.merge(key, 1, Integer::sum));
+    }
+
+    /** What papers would still be asked for there. */
+    private Set<String> asked(StandardChild child, VehicleSheet car, PositionId place, Method method) {
         Set<String> asked = new LinkedHashSet<>();
         // An answer that holds by itself and one that a rule looks into lead to different pages: both are tried.
         for (boolean byItself : new boolean[] {false, true}) {
             List<Fact> facts = new ArrayList<>(child(child));
-            facts.add(new Fact.Placed(UNIT, place.get().place(), method));
+            facts.add(new Fact.Placed(UNIT, place, method));
             facts.addAll(inOrder(child, byItself));
             asked.addAll(asked(situation(car, facts), method));
         }
-        asked.stream().filter(LeftUnsaid::isOfSeat).forEach(key -> blocked.merge(key, 1, Integer::sum));
+        return asked;
     }
 
     private Set<String> asked(Situation whole, Method method) {

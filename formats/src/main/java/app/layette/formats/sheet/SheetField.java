@@ -13,8 +13,8 @@ import java.util.Set;
  * @param shape what it takes
  * @param evidence whether it is said by a source; what names the restraint is not
  */
-public record SheetField(
-        String pointer, Section section, Set<SeatKind> kinds, Look look, Shape shape, boolean evidence) {
+public record SheetField(String pointer, Section section, Set<SeatKind> kinds, Look look, Shape shape, boolean evidence)
+        implements WrittenField {
     /** Parts of a sheet, in the order in which they are written. */
     public enum Section {
         PAPERS,

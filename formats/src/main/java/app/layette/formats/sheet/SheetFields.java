@@ -28,6 +28,7 @@ import tools.jackson.databind.JsonNode;
  */
 public final class SheetFields {
     private static final String SCHEMAS = "/app/layette/formats/schemas/";
+    private static final String EACH = "*";
     private static final int LONGEST_TEXT = 200;
     private static final List<SheetField> ALL = read();
 
@@ -57,24 +58,37 @@ public final class SheetFields {
             Look look = Look.valueOf(row[3]);
             Set<SeatKind> kinds = kinds(row[2]);
             for (String pointer : pointers(row[0])) {
-                JsonNode node = node(schema, common, pointer);
-                JsonNode said = resolved(node, common).path("properties").path("stated");
-                boolean evidence = !said.isMissingNode();
-                Shape shape = shape(evidence ? said : node, common);
-                fields.add(new SheetField(pointer, section, kinds, look, shape, evidence));
+                Taken taken = taken(schema, common, pointer);
+                fields.add(new SheetField(pointer, section, kinds, look, taken.shape(), taken.evidence()));
             }
         }
         return List.copyOf(fields);
     }
 
-    /** One row stands for all permissions that a seat manual can give. */
+    /** What a field takes, and whether a source says it. */
+    record Taken(Shape shape, boolean evidence) {}
+
+    /** What a field of a schema takes. */
+    static Taken takenAt(String schema, String pointer) {
+        return taken(schema(schema), schema("common.schema.json").path("$defs"), pointer);
+    }
+
+    private static Taken taken(JsonNode schema, JsonNode common, String pointer) {
+        JsonNode node = node(schema, common, pointer);
+        JsonNode said = resolved(node, common).path("properties").path("stated");
+        boolean evidence = !said.isMissingNode();
+        return new Taken(shape(evidence ? said : node, common), evidence);
+    }
+
     private static List<String> pointers(String pointer) {
-        if (!pointer.equals("/permissions/*")) {
-            return List.of(pointer);
-        }
+        return pointer.equals("/permissions/*") ? permissions(Speaker.SEAT) : List.of(pointer);
+    }
+
+    /** One row stands for all permissions that a manual can give. */
+    static List<String> permissions(Speaker speaker) {
         return Arrays.stream(PermissionKey.values())
                 .filter(key -> key != PermissionKey.HANDLE_POSITION)
-                .filter(key -> PermissionTable.shipped().speakers(key).contains(Speaker.SEAT))
+                .filter(key -> PermissionTable.shipped().speakers(key).contains(speaker))
                 .map(key -> "/permissions/" + camel(key.name()))
                 .toList();
     }
@@ -119,7 +133,12 @@ public final class SheetFields {
     }
 
     private static List<String[]> rows() {
-        try (InputStream in = SheetFields.class.getResourceAsStream("/app/layette/formats/sheet/sheet-fields.csv")) {
+        return rows("sheet-fields.csv");
+    }
+
+    /** The rows of a table of fields. */
+    static List<String[]> rows(String table) {
+        try (InputStream in = SheetFields.class.getResourceAsStream("/app/layette/formats/sheet/" + table)) {
             return new String(in.readAllBytes(), StandardCharsets.UTF_8)
                     .lines()
                     .filter(line -> !line.startsWith("#"))
@@ -127,7 +146,7 @@ public final class SheetFields {
                     .map(line -> line.split(","))
                     .toList();
         } catch (IOException e) {
-            throw new UncheckedIOException("sheet-fields.csv cannot be read", e);
+            throw new UncheckedIOException(table + " cannot be read", e);
         }
     }
 
@@ -135,6 +154,10 @@ public final class SheetFields {
         JsonNode node = schema;
         for (String name : pointer.substring(1).split("/")) {
             JsonNode inside = resolved(node, common);
+            if (name.equals(EACH) && inside.has("items")) {
+                node = inside.path("items");
+                continue;
+            }
             node = inside.path("properties").has(name)
                     ? inside.path("properties").path(name)
                     : inside.path("additionalProperties");

@@ -1,0 +1,2 @@
+/** What the label of a restraint says, as far as its print and its codes can be read from a photograph. */
+package app.layette.formats.label;
