@@ -28,6 +28,8 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -138,7 +140,10 @@ class NewFittingController {
         List<EntryDraft> entries = reading.entries;
         boolean comesBack = fields.containsKey("comesBack");
         reading.checkText("reference", LONGEST_REFERENCE);
-        if (!comesBack || !fields.getOrDefault("born", "").isBlank()) {
+        boolean isDue = !fields.getOrDefault("due", "").isBlank();
+        if (isDue) {
+            reading.fact("expected", How.TOLD);
+        } else if (!comesBack || !fields.getOrDefault("born", "").isBlank()) {
             reading.fact("childDescribed", How.TOLD);
         }
         if (!comesBack) {
@@ -148,7 +153,7 @@ class NewFittingController {
         reading.optional("length", "lengthMeasured");
         Optional<SheetVersion> seat = seat(user, fields, sheet, reading);
         seat.ifPresent(each -> entries.add(adopt(each)));
-        kept(user, fields, seat, form, entries);
+        kept(user, fields, seat, entries);
         if (fields.getOrDefault("box", "").equals(Fact.TimeBox.BEDSIDE.name())) {
             entries.add(form.oneOfSeveral(
                     new Fact.BoxChosen(Fittings.Begin.UNIT, Fact.TimeBox.BEDSIDE), How.MEASURED, entries.size()));
@@ -179,11 +184,7 @@ class NewFittingController {
 
     /** What is known of a seat of the stock as of its last count; of another seat than the one chosen, nothing. */
     private void kept(
-            SignedIn user,
-            Map<String, String> fields,
-            Optional<SheetVersion> seat,
-            EntryForm form,
-            List<EntryDraft> entries) {
+            SignedIn user, Map<String, String> fields, Optional<SheetVersion> seat, List<EntryDraft> entries) {
         String id = fields.getOrDefault("stock", "");
         if (!UUID_TEXT.matcher(id).matches()) {
             return;
@@ -191,9 +192,22 @@ class NewFittingController {
         stock.known(user.pointId(), UUID.fromString(id))
                 .filter(known ->
                         seat.filter(each -> each.id().equals(known.sheetId())).isPresent())
-                .ifPresent(known -> known.facts()
-                        .forEach(fact -> entries.add(form.oneOfSeveral(
-                                fact, new How(How.Kind.CARRIED_FROM, known.on().toString()), entries.size()))));
+                .ifPresent(known -> {
+                    OffsetDateTime then = known.on()
+                            .atTime(LocalTime.NOON)
+                            .atZone(viewing.point(user).zone())
+                            .toOffsetDateTime();
+                    // Whoever counted it saw its label and every part on that day.
+                    known.facts()
+                            .forEach(fact -> entries.add(new EntryDraft(
+                                    UUID.randomUUID(),
+                                    entries.size(),
+                                    then,
+                                    fact instanceof Fact.LabelRead ? new How(How.Kind.LABEL, "") : How.MEASURED,
+                                    null,
+                                    fact,
+                                    true)));
+                });
     }
 
     /** Something that is kept all the same when it is said to be right. */

@@ -79,7 +79,7 @@ class DueProjection {
         recalls.openSince(plan.situation(), point.zone())
                 .ifPresent(day -> events.add(DatedEvent.once("date.RECALL_OPEN", day)));
         // While a fitting is open a newer sheet keeps its gate shut; afterwards somebody has to be told.
-        if (plan.state() != FittingState.OPEN) {
+        if (!plan.state().isUnderWay()) {
             plan.situation().pendingVersions().stream()
                     .map(sheet -> arrived(sheet, plan, point))
                     .max(LocalDate::compareTo)

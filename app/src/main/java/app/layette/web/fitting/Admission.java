@@ -8,7 +8,6 @@ import app.layette.core.entry.FactCheck;
 import app.layette.core.entry.Rights;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fitting.FittingPlan;
-import app.layette.core.fitting.FittingState;
 import app.layette.core.rethread.Move;
 import app.layette.core.rethread.ShellBack;
 import java.util.List;
@@ -48,6 +47,9 @@ final class Admission {
         if (taught && !before.situation().isBedside()) {
             throw RefusedEntryException.because("NOT_BEDSIDE");
         }
+        if (fact instanceof Fact.Prepared && !before.mayBePrepared()) {
+            throw RefusedEntryException.because("NOT_PREPARED");
+        }
         boolean handsOver = fact instanceof Fact.Ended ended && ended.ending() == Fact.Ending.HANDED_OVER;
         if (handsOver && !before.mayHandOver()) {
             throw RefusedEntryException.because("GATE_SHUT");
@@ -57,7 +59,7 @@ final class Admission {
     /** The one table of rights, asked for whatever way an entry comes in. */
     private static void checkRight(EntryDraft draft, FittingPlan before, Author author) {
         Fact fact = draft.fact();
-        boolean open = before.state() == FittingState.OPEN;
+        boolean open = before.state().isUnderWay();
         boolean newer = fact instanceof Fact.SheetAdopted sheet
                 && before.situation().pendingVersions().contains(new SheetVersion(sheet.of(), sheet.version()));
         Rights.Way way = draft.corrects() == null

@@ -3,7 +3,6 @@ package app.layette.web.fitting;
 import app.layette.core.entry.Author;
 import app.layette.core.entry.Rights;
 import app.layette.core.fitting.FittingPlan;
-import app.layette.core.fitting.FittingState;
 import app.layette.core.run.Ask;
 
 /** Teaching at the bedside ends by itself: what has been asked has been answered, and nobody has to say so once more. */
@@ -12,7 +11,7 @@ final class Bedside {
 
     /** Whether nothing is left to ask but whether it is over, and this person may end it. */
     static boolean isAllTaught(FittingPlan plan, Author author) {
-        return plan.state() == FittingState.OPEN
+        return plan.state().isUnderWay()
                 && plan.situation().isBedside()
                 && Rights.signs(author.role())
                 && plan.run().steps().stream()

@@ -55,21 +55,21 @@ interface FittingRows extends JpaRepository<FittingRow, UUID> {
 
     @Query("""
             select f from FittingRow f join fetch f.family
-            where f.pointId = :point and (f.touchedAt >= :since or f.state = 'OPEN')
+            where f.pointId = :point and (f.touchedAt >= :since or f.state in ('OPEN', 'PREPARED'))
             order by f.touchedAt desc""")
     List<FittingRow> recent(UUID point, Instant since, Limit limit);
 
     /** The open fittings of a seat's sheet, the one touched last first. */
     @Query("""
             select f from FittingRow f join fetch f.family join fetch f.record
-            where f.pointId = :point and f.seatSheet = :seat and f.state = 'OPEN'
+            where f.pointId = :point and f.seatSheet = :seat and f.state in ('OPEN', 'PREPARED')
             order by f.touchedAt desc""")
     List<FittingRow> open(UUID point, String seat, Limit limit);
 
     /** The open fittings in a car by any of its names, the one touched last first. */
     @Query("""
             select f from FittingRow f join fetch f.family join fetch f.record
-            where f.pointId = :point and f.car in :names and f.state = 'OPEN'
+            where f.pointId = :point and f.car in :names and f.state in ('OPEN', 'PREPARED')
             order by f.touchedAt desc""")
     List<FittingRow> openInCar(UUID point, Collection<String> names, Limit limit);
 

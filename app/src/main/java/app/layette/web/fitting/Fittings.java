@@ -221,7 +221,7 @@ public class Fittings {
             throw RefusedEntryException.because("ID_TAKEN");
         }
         checkName(join.childName());
-        if (beside.plan().state() != FittingState.OPEN) {
+        if (!beside.plan().state().isUnderWay()) {
             throw RefusedEntryException.because("CLOSED");
         }
         FittingRow first = beside.row().id().equals(beside.row().recordId())
@@ -835,7 +835,7 @@ public class Fittings {
     @Transactional(readOnly = true)
     public List<OpenOne> openOnes(SignedIn user, List<UUID> chosen) {
         return recent(user).stream()
-                .filter(each -> each.state() == FittingState.OPEN || chosen.contains(each.id()))
+                .filter(each -> each.state().isUnderWay() || chosen.contains(each.id()))
                 .map(each -> new OpenOne(each.id(), each.child(), each.reference(), chosen.contains(each.id())))
                 .toList();
     }

@@ -49,7 +49,7 @@ class Replanning {
     @Scheduled(initialDelay = 5, fixedDelay = 60, timeUnit = TimeUnit.SECONDS)
     void planAgain() {
         jdbc.sql("insert into fitting_stale (fitting_id) select f.id from fitting f join point p on p.id = f.point_id"
-                        + " where f.state = 'OPEN' and f.next_change_on <= (now() at time zone p.zone)::date"
+                        + " where f.state in ('OPEN', 'PREPARED') and f.next_change_on <= (now() at time zone p.zone)::date"
                         + " on conflict do nothing")
                 .update();
         while (planSome() == AT_ONCE) {

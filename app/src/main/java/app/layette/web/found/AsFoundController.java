@@ -6,7 +6,6 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Misuse;
 import app.layette.core.finding.Argument;
-import app.layette.core.fitting.FittingState;
 import app.layette.core.misuse.AsFound;
 import app.layette.core.misuse.Misuses;
 import app.layette.core.run.StepKey;
@@ -84,7 +83,7 @@ class AsFoundController {
         List<Photographs.Shown> photos = photographs.of(fitting.plan(), words);
         model.addAttribute("id", id);
         model.addAttribute("child", fitting.childName());
-        model.addAttribute("open", fitting.plan().state() == FittingState.OPEN);
+        model.addAttribute("open", fitting.plan().state().isUnderWay());
         model.addAttribute("lastSeq", fitting.plan().situation().lastSeq());
         model.addAttribute(
                 "before",

@@ -94,7 +94,7 @@ public record HandoutSheet(
         Face face = switch (plan.state()) {
             case HANDED_OVER, TAUGHT -> Face.GOOD;
             case LEFT_WITH_OPEN_FINDINGS, NOT_FITTED -> Face.LEFT_OPEN;
-            case OPEN -> Face.DRAFT;
+            case OPEN, PREPARED -> Face.DRAFT;
         };
         Optional<Fact.Ended> ended = situation.ended().map(Stamped::value);
         return new HandoutSheet(

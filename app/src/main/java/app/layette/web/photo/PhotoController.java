@@ -2,7 +2,6 @@ package app.layette.web.photo;
 
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
-import app.layette.core.fitting.FittingState;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
@@ -62,7 +61,7 @@ class PhotoController {
     String photos(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id, Model model) {
         Fittings.Planned fitting = fittings.planned(id, user.pointId());
         Wording words = viewing.wording(user);
-        boolean open = fitting.plan().state() == FittingState.OPEN;
+        boolean open = fitting.plan().state().isUnderWay();
         model.addAttribute("id", id);
         model.addAttribute("child", fitting.childName());
         model.addAttribute("lastSeq", fitting.plan().situation().lastSeq());
@@ -94,7 +93,7 @@ class PhotoController {
             if (!Photographs.isKnown(about)) {
                 throw new CleanPhoto.RefusedPhotoException("NO_MOMENT");
             }
-            if (fitting.plan().state() != FittingState.OPEN && about.startsWith("asFound")) {
+            if (!fitting.plan().state().isUnderWay() && about.startsWith("asFound")) {
                 throw new CleanPhoto.RefusedPhotoException("TOO_LATE");
             }
             if (taken >= MOST_OF_A_FITTING) {

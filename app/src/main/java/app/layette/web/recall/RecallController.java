@@ -2,7 +2,6 @@ package app.layette.web.recall;
 
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Situation;
-import app.layette.core.fitting.FittingState;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
@@ -36,7 +35,7 @@ class RecallController {
         model.addAttribute("id", id);
         model.addAttribute("unit", situation.unit().id());
         model.addAttribute("lastSeq", situation.lastSeq());
-        model.addAttribute("open", fitting.plan().state() == FittingState.OPEN);
+        model.addAttribute("open", fitting.plan().state().isUnderWay());
         model.addAttribute(
                 "seat", situation.seat().map(seat -> seat.identity().fullName()).orElse(""));
         model.addAttribute(

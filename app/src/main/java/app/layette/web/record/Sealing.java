@@ -2,7 +2,6 @@ package app.layette.web.record;
 
 import app.layette.core.entry.Fact;
 import app.layette.core.fitting.FittingPlanner;
-import app.layette.core.fitting.FittingState;
 import app.layette.formats.document.PlanDocument;
 import app.layette.formats.record.Seal;
 import app.layette.web.fitting.FittingChanged;
@@ -34,8 +33,8 @@ class Sealing {
     @EventListener
     @Transactional(propagation = Propagation.MANDATORY)
     public void onChange(FittingChanged changed) {
-        boolean closed =
-                changed.entry().fact() instanceof Fact.Ended && changed.plan().state() != FittingState.OPEN;
+        boolean closed = changed.entry().fact() instanceof Fact.Ended
+                && !changed.plan().state().isUnderWay();
         if (closed) {
             Seal seal = Seal.over(fittings.documents(changed.fitting()));
             // Persisted, never merged: a seal that is there cannot be replaced.

@@ -8,7 +8,6 @@ import app.layette.core.entry.How;
 import app.layette.core.entry.Rights;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.RuleCode;
-import app.layette.core.fitting.FittingState;
 import app.layette.core.practice.Practice;
 import app.layette.formats.record.FactWords;
 import app.layette.formats.record.Seal;
@@ -136,9 +135,9 @@ class StoryController {
         model.addAttribute("id", id);
         model.addAttribute("child", fitting.childName());
         model.addAttribute("reference", fitting.reference());
-        model.addAttribute("over", fitting.plan().state() != FittingState.OPEN);
+        model.addAttribute("over", !fitting.plan().state().isUnderWay());
         model.addAttribute("leads", user.author().role() == Author.Role.LEAD);
-        model.addAttribute("open", fitting.plan().state() == FittingState.OPEN);
+        model.addAttribute("open", fitting.plan().state().isUnderWay());
         model.addAttribute("state", words.say("state." + fitting.plan().state()));
         model.addAttribute("lastSeq", fitting.plan().situation().lastSeq());
         model.addAttribute(
@@ -177,7 +176,7 @@ class StoryController {
                         shown.items(),
                         sealedTo,
                         correct,
-                        new Right(user.author().role(), fitting.plan().state() == FittingState.OPEN),
+                        new Right(user.author().role(), fitting.plan().state().isUnderWay()),
                         words,
                         point.zone()));
         model.addAttribute("correcting", correct > 0);
@@ -316,7 +315,7 @@ class StoryController {
                     fitting.plan().situation().everything(),
                     fitting.plan().situation().today());
             fittings.correct(id, draft, fields.getOrDefault("why", "").strip(), user.pointId(), user.author());
-            boolean waits = fitting.plan().state() != FittingState.OPEN
+            boolean waits = !fitting.plan().state().isUnderWay()
                     && !Rights.signs(user.author().role());
             String said = waits ? "record.keptToSign" : withdraws ? "record.withdrawn" : "record.corrected";
             after.addFlashAttribute("said", viewing.wording(user).say(said));

@@ -6,7 +6,6 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Situation;
 import app.layette.core.finding.Argument;
-import app.layette.core.fitting.FittingState;
 import app.layette.core.rethread.Move;
 import app.layette.core.rethread.ShellBack;
 import app.layette.core.rethread.StrapState;
@@ -64,7 +63,7 @@ class RethreadController {
         model.addAttribute("id", id);
         model.addAttribute("child", fitting.childName());
         model.addAttribute("unit", situation.unit().id());
-        model.addAttribute("open", fitting.plan().state() == FittingState.OPEN);
+        model.addAttribute("open", fitting.plan().state().isUnderWay());
         model.addAttribute("lastSeq", situation.lastSeq());
         model.addAttribute("target", target.orElse(0));
         model.addAttribute("slotsSeen", back.isPresent());
@@ -75,7 +74,7 @@ class RethreadController {
             model.addAttribute("svg", SvgWriter.write(ShellBackView.of(situation, now), words));
             model.addAttribute("front", SvgWriter.write(ShellFrontView.of(situation, now), words));
             model.addAttribute("moves", moves(now, target.get(), words));
-            if (fitting.plan().state() == FittingState.OPEN) {
+            if (fitting.plan().state().isUnderWay()) {
                 model.addAttribute("table", table(situation, now, target.get(), words));
             }
             model.addAttribute(

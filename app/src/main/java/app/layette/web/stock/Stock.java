@@ -240,8 +240,8 @@ public class Stock {
     }
 
     /**
-     * What a fitting with a kept seat begins with: its label, how it came here, no crash and its parts, each carried from
-     * the day of its last count. Nothing that is only known beside the car.
+     * What a fitting with a kept seat begins with: its label, how it came here, no crash and its parts, each as
+     * somebody of this point knew it on the day of its last count. Nothing that is only known beside the car.
      *
      * @return empty where the seat is not ready, or not of this point
      */

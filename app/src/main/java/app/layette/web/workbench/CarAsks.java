@@ -283,6 +283,9 @@ final class CarAsks extends AskForms {
 
     AskView end(Ask ask) {
         String kind = "ended";
+        if (situation.expected().isPresent()) {
+            return beforeBirth(ask);
+        }
         boolean bedside = situation.isBedside();
         Fact.Ending good = bedside ? Fact.Ending.TAUGHT : Fact.Ending.HANDED_OVER;
         Form handOver = new Form(
@@ -316,6 +319,25 @@ final class CarAsks extends AskForms {
                 ask.answered(),
                 current,
                 List.of(handOver, left, notFitted));
+    }
+
+    /** Before the birth there is one signature, and it ends nothing. */
+    private AskView beforeBirth(Ask ask) {
+        boolean stays = situation.usualMethod().staysInTheCar();
+        Form prepared = new Form(hidden("prepared", unit()), List.of(), List.of(), words.say("submit.prepared"));
+        Form notFitted = new Form(
+                        hidden("ended", unit(), "ending", Fact.Ending.NOT_FITTED.name()),
+                        List.of(),
+                        List.of(input("ended", "said", "text", "", "")),
+                        words.say("submit.notFitted"))
+                .foldedUnder(words.say("fold.notFitted"));
+        return new AskView(
+                id(ask),
+                words.say("ask.END.beforeBirth"),
+                words.say(stays ? "ask.END.beforeBirth.help" : "ask.END.needsBase"),
+                ask.answered(),
+                situation.prepared().map(signed -> words.say(signed.on())).orElse(""),
+                stays ? List.of(prepared, notFitted) : List.of(notFitted));
     }
 
     /** A page of a manual that would answer what is not known. */

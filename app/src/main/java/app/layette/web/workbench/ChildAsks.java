@@ -67,7 +67,28 @@ final class ChildAsks extends AskForms {
         Form form = new Form(told("childDescribed", rider()), List.of(), inputs, words.say("submit.child"));
         String current =
                 child.map(each -> say("current.born", "born", each.born())).orElse("");
-        return new AskView(id(ask), words.say("ask.CHILD"), "", ask.answered(), current, List.of(form));
+        Optional<LocalDate> due = situation
+                .newest(Fact.Expected.class)
+                .map(expected -> expected.value().due());
+        boolean isUnborn = child.isEmpty();
+        Form expected = new Form(
+                        told("expected", rider()),
+                        List.of(),
+                        List.of(input(
+                                "expected",
+                                "due",
+                                "text",
+                                due.map(LocalDate::toString).orElse(""),
+                                words.say("page.new.dueHint"))),
+                        words.say("submit.expected"))
+                .foldedUnder(words.say("ask.EXPECTED"));
+        return new AskView(
+                id(ask),
+                words.say("ask.CHILD"),
+                "",
+                ask.answered(),
+                current,
+                isUnborn ? List.of(form, expected) : List.of(form));
     }
 
     private static String weeks(Child child) {

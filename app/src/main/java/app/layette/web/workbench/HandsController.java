@@ -5,7 +5,6 @@ import app.layette.core.entry.Act;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.How;
-import app.layette.core.fitting.FittingState;
 import app.layette.core.run.Ask;
 import app.layette.core.run.Run;
 import app.layette.core.run.Step;
@@ -82,7 +81,7 @@ class HandsController {
         model.addAttribute("slides", slides);
         model.addAttribute("done", done);
         model.addAttribute("lastSeq", fitting.plan().situation().lastSeq());
-        model.addAttribute("open", fitting.plan().state() == FittingState.OPEN);
+        model.addAttribute("open", fitting.plan().state().isUnderWay());
         model.addAttribute(
                 "from",
                 steps.isEmpty() ? StepKey.THREAD.name() : steps.get(0).key().name());

@@ -1,6 +1,7 @@
 package app.layette.web.workbench;
 
 import app.layette.core.child.Child;
+import app.layette.core.coming.Preparation;
 import app.layette.core.entry.QuickCar;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
@@ -30,7 +31,7 @@ final class HeadLine {
 
     Head head() {
         String childLine =
-                situation.child().map(Stamped::value).map(this::childLine).orElse(words.say("head.noChild"));
+                situation.child().map(Stamped::value).map(this::childLine).orElseGet(this::unborn);
         String seat = situation.seat().map(each -> each.identity().fullName()).orElse("?");
         String seatLine = situation
                 .seat()
@@ -43,9 +44,7 @@ final class HeadLine {
                         + words.say("method." + placed.value().method()))
                 .orElse(words.say("head.noPlace"));
         boolean ready = plan.mayHandOver() || plan.state() == FittingState.HANDED_OVER;
-        String state = plan.state() == FittingState.OPEN
-                ? words.say(situation.isBedside() ? "head.bedside" : ready ? "head.ready" : "head.notReady")
-                : words.say("state." + plan.state());
+        String state = plan.state() == FittingState.OPEN ? words.say(open(ready)) : words.say("state." + plan.state());
         return new Head(
                 fitting.childName(),
                 childLine,
@@ -69,6 +68,13 @@ final class HeadLine {
                 fitting.others());
     }
 
+    private String open(boolean ready) {
+        if (situation.expected().isPresent()) {
+            return plan.mayBePrepared() ? "head.mayBePrepared" : "head.notPrepared";
+        }
+        return situation.isBedside() ? "head.bedside" : ready ? "head.ready" : "head.notReady";
+    }
+
     private String childLine(Child child) {
         String age = new ChildAsks(plan, words, Typed.NOTHING).age(child, situation.today());
         String weight = situation
@@ -78,7 +84,25 @@ final class HeadLine {
         return age + weight;
     }
 
+    /** Not born yet: when it is due, and how far it is now. */
+    private String unborn() {
+        return situation
+                .expected()
+                .map(expected -> words.say(
+                        "head.due",
+                        Map.of(
+                                "day",
+                                Argument.of(expected.value().due()),
+                                "weeks",
+                                Argument.of(
+                                        Preparation.weeksNow(expected.value().due(), situation.today())))))
+                .orElse(words.say("head.noChild"));
+    }
+
     private String stateLine() {
+        if (plan.state() == FittingState.PREPARED) {
+            return situation.prepared().map(signed -> words.say(signed.on())).orElse("");
+        }
         if (plan.state() != FittingState.OPEN) {
             return situation.ended().map(ended -> words.say(ended.on())).orElse("");
         }

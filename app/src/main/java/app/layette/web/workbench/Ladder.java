@@ -5,7 +5,6 @@ import app.layette.core.drawing.side.SideView;
 import app.layette.core.entry.Situation;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
-import app.layette.core.fitting.FittingState;
 import app.layette.core.measure.Length;
 import app.layette.core.recline.ReclineAdvice;
 import app.layette.core.recline.ReclineAdvice.Setting;
@@ -118,7 +117,7 @@ public record Ladder(
             moves.add(move(plan, advice, setting, table.rows().get(i), words));
         }
         Setting drawn = advice.settings().get(table.now());
-        boolean open = plan.state() == FittingState.OPEN;
+        boolean open = plan.state().isUnderWay();
         return new Ladder(
                 words.say("device.title." + device(plan.situation())),
                 words.say(advice.band().isPresent() ? "device.chanceOf" : "device.noLikelihood"),

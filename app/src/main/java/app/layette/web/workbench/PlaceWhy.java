@@ -5,7 +5,6 @@ import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingPlanner;
-import app.layette.core.fitting.FittingState;
 import app.layette.core.fitting.PlanDifference;
 import app.layette.core.measure.Length;
 import app.layette.core.placing.CabinAnswers;
@@ -69,7 +68,7 @@ public record PlaceWhy(
                 .or(() -> chosen)
                 .or(answers::first)
                 .or(() -> answers.answers().stream().findFirst());
-        boolean open = plan.state() == FittingState.OPEN;
+        boolean open = plan.state().isUnderWay();
         return shown.map(answer ->
                 of(plan, answers, answer, words, open && !Optional.of(answer).equals(chosen)));
     }

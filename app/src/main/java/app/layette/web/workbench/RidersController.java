@@ -3,7 +3,6 @@ package app.layette.web.workbench;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.QuickSeat;
 import app.layette.core.evidence.SheetVersion;
-import app.layette.core.fitting.FittingState;
 import app.layette.core.vehicle.VehicleSheet;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
@@ -70,7 +69,7 @@ class RidersController {
         model.addAttribute("people", grown);
         model.addAttribute("mostPeople", MOST_PEOPLE);
         model.addAttribute("lastSeq", own.plan().situation().lastSeq());
-        model.addAttribute("open", own.plan().state() == FittingState.OPEN);
+        model.addAttribute("open", own.plan().state().isUnderWay());
         car.ifPresent(sheet -> {
             Together.Asked asked = new Together.Asked(id, others, grown, Held.read(at), shows);
             List<Fittings.Planned> fitted = Stream.concat(

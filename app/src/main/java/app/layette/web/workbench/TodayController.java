@@ -1,6 +1,5 @@
 package app.layette.web.workbench;
 
-import app.layette.core.fitting.FittingState;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
@@ -53,7 +52,7 @@ class TodayController {
     }
 
     private Row row(Fittings.Listed fitting, Point point, Wording words) {
-        boolean open = fitting.state() == FittingState.OPEN;
+        boolean open = fitting.state().isUnderWay();
         boolean ready = open && fitting.blocking() == 0;
         String next = !open
                 ? ""

@@ -13,7 +13,6 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.Situation;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
-import app.layette.core.fitting.FittingState;
 import app.layette.core.look.Mark;
 import app.layette.core.look.OneLook;
 import app.layette.core.misuse.AsFound;
@@ -82,7 +81,7 @@ final class WorkbenchBuilder {
                 .flatMap(plan.run()::step)
                 .or(() -> plan.run().current())
                 .orElse(steps.get(steps.size() - 1));
-        this.look = plan.state() == FittingState.OPEN ? OneLook.at(plan, current.key()) : Optional.empty();
+        this.look = plan.state().isUnderWay() ? OneLook.at(plan, current.key()) : Optional.empty();
     }
 
     Workbench build() {
@@ -104,7 +103,7 @@ final class WorkbenchBuilder {
                 changes,
                 situation.lastSeq(),
                 walkFirst(),
-                plan.state() == FittingState.OPEN);
+                plan.state().isUnderWay());
     }
 
     /** Whether it can happen with this method to this seat. */
@@ -132,7 +131,7 @@ final class WorkbenchBuilder {
         boolean touched = Stream.of(Fact.Acted.class, Fact.SlotsSet.class, Fact.InsertSet.class, Fact.DeviceSet.class)
                 .anyMatch(kind -> !situation.history(kind).isEmpty());
         return !touched
-                && plan.state() == FittingState.OPEN
+                && plan.state().isUnderWay()
                 && !situation.isBedside()
                 && AsFound.of(plan).looked() == 0;
     }
@@ -212,7 +211,7 @@ final class WorkbenchBuilder {
     /** What was entered last, for whoever entered it not long ago, to be taken back in one tap. */
     private Optional<LastAnswer> lastAnswer() {
         return focus.looking()
-                .filter(looking -> plan.state() == FittingState.OPEN)
+                .filter(looking -> plan.state().isUnderWay())
                 .flatMap(looking -> Undoing.last(situation.own(), looking.by().id())
                         .filter(entry ->
                                 entry.at().toInstant().isAfter(looking.at().minus(LONGEST_UNDO))))
@@ -245,7 +244,7 @@ final class WorkbenchBuilder {
     private Optional<Advised> advised(StepKey key) {
         boolean here = key == StepKey.DEVICE || key == StepKey.TIGHTEN || key == StepKey.LEVEL_CHILD;
         return plan.recline()
-                .filter(advice -> here && plan.state() == FittingState.OPEN)
+                .filter(advice -> here && plan.state().isUnderWay())
                 .map(this::advised);
     }
 
@@ -272,7 +271,8 @@ final class WorkbenchBuilder {
         boolean offers = current.asks().stream().anyMatch(ask -> !ask.answered());
         return plan.run()
                 .after(current.key())
-                .filter(next -> offers && next.key() != current.key() && plan.state() == FittingState.OPEN)
+                .filter(next ->
+                        offers && next.key() != current.key() && plan.state().isUnderWay())
                 .map(next -> new GoOn(
                         next.key().name(),
                         words.say("goOn", Map.of("step", new Argument.OfKey("step." + next.key())))));
@@ -317,7 +317,7 @@ final class WorkbenchBuilder {
      */
     private Optional<String> address(Shape.Link link) {
         if (link.target().startsWith("shoulder-")) {
-            return plan.state() == FittingState.OPEN
+            return plan.state().isUnderWay()
                     ? Optional.of(
                             "/fittings/" + fitting.id() + "?step=SHOULDER&ask=shoulder&view=harness#" + link.target())
                     : Optional.empty();

@@ -43,6 +43,9 @@ public sealed interface Fact {
         }
     }
 
+    /** A child that is not born yet; its birth is told by {@link ChildDescribed}. */
+    record Expected(String of, LocalDate due) implements Fact {}
+
     record Weighed(String of, Mass mass) implements Fact {}
 
     /** A length of the child, or of the set-up around it. */
@@ -281,6 +284,9 @@ public sealed interface Fact {
      * @param taken whether it counts from now on; otherwise it never does
      */
     record CorrectionSigned(String of, UUID entry, boolean taken) implements Fact {}
+
+    /** Before the birth: what stays in the car is in and tested, as somebody signed. It ends nothing. */
+    record Prepared(String of) implements Fact {}
 
     /**
      * How the fitting ended.

@@ -20,6 +20,7 @@ import java.util.List;
 public final class FactCheck {
     private static final int LEAST_GESTATION_DAYS = 154;
     private static final int MOST_GESTATION_DAYS = 308;
+    private static final int LONGEST_OVERDUE_DAYS = 28;
     private static final int MOST_SLOTS = 12;
     private static final int OLDEST_CHILD_YEARS = 5;
     private static final double STEEPEST_GROUND = 30;
@@ -74,6 +75,9 @@ public final class FactCheck {
                 number("gestationDays", child.gestationDays(), LEAST_GESTATION_DAYS, MOST_GESTATION_DAYS);
             }
             mass("birthWeight", child.birthWeight(), MassRange.BIRTH);
+        }
+        if (fact instanceof Fact.Expected expected) {
+            date("due", expected.due(), today.minusDays(LONGEST_OVERDUE_DAYS), today.plusDays(MOST_GESTATION_DAYS));
         }
         if (fact instanceof Fact.Weighed weighed) {
             mass("mass", weighed.mass(), MassRange.CHILD);

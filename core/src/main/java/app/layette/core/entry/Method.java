@@ -65,6 +65,11 @@ public enum Method {
         return onBase;
     }
 
+    /** Whether something of it is fixed in the car and stays there without the child: a base, or the shell itself. */
+    public boolean staysInTheCar() {
+        return onBase || kind == SeatKind.CONVERTIBLE;
+    }
+
     /** Whether a carrier rides without its base. */
     public boolean isBaseless() {
         return this == BASELESS_AMERICAN || this == BASELESS_EUROPEAN;

@@ -158,6 +158,7 @@ public final class Situation {
     /** Signed, noted or pictured for one unit where it names one, else for the fitting. */
     private static boolean isSignature(Fact fact) {
         return fact instanceof Fact.Ended
+                || fact instanceof Fact.Prepared
                 || fact instanceof Fact.Countersigned
                 || fact instanceof Fact.CaregiverSigned
                 || fact instanceof Fact.PhotoTaken;
@@ -459,6 +460,18 @@ public final class Situation {
     /** Whether it is a re-check: the family came back, and nothing was done to the seat since. */
     public boolean isAsBefore() {
         return isAsBefore(facts.entries());
+    }
+
+    /** The day on which a child is due that is not born yet; empty once its birth is told. */
+    public Optional<Stamped<Fact.Expected>> expected() {
+        return child().isPresent()
+                ? Optional.empty()
+                : newest(Fact.Expected.class, fact -> fact.of().equals(unit.rider()));
+    }
+
+    /** Who signed that what stays in the car is in and tested, before the birth. */
+    public Optional<Stamped<Fact.Prepared>> prepared() {
+        return newest(Fact.Prepared.class);
     }
 
     /** Whether this is teaching at the bedside, without a car. */

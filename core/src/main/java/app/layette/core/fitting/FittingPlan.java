@@ -37,9 +37,20 @@ public record FittingPlan(
         dates = List.copyOf(dates);
     }
 
-    /** Whether a hand-over may be signed now; never at the end of a bedside run. */
+    /** Whether a hand-over may be signed now; never at the end of a bedside run, nor before the birth. */
     public boolean mayHandOver() {
-        return state == FittingState.OPEN && !situation.isBedside() && gate.isOpen();
+        return state == FittingState.OPEN
+                && !situation.isBedside()
+                && situation.expected().isEmpty()
+                && gate.isOpen();
+    }
+
+    /** Whether it may be signed that what stays in the car is in and tested before the birth. */
+    public boolean mayBePrepared() {
+        return state == FittingState.OPEN
+                && situation.expected().isPresent()
+                && method.staysInTheCar()
+                && gate.isOpen();
     }
 
     public List<Finding> findings(Weight weight) {

@@ -71,7 +71,7 @@ public final class FittingPlanner {
     /** What a plan would be if this place and method had just been chosen; it is never stored. */
     public FittingPlan asIfPlaced(FittingPlan plan, PositionId place, Method method) {
         Situation there = plan.situation().asIfPlaced(place, method);
-        Gate gate = Gate.judge(rules, there, method);
+        Gate gate = Gate.now(rules, there, method);
         return new FittingPlan(
                 plan.state(),
                 method,
@@ -85,7 +85,7 @@ public final class FittingPlanner {
 
     private FittingPlan plan(Practice practice, Sheets sheets, FittingRecord record, Situation situation) {
         Method method = situation.usualMethod();
-        Gate gate = Gate.judge(rules, situation, method);
+        Gate gate = Gate.now(rules, situation, method);
         return new FittingPlan(
                 state(situation, practice, sheets, record),
                 method,
@@ -100,7 +100,7 @@ public final class FittingPlanner {
     private FittingState state(Situation situation, Practice practice, Sheets sheets, FittingRecord record) {
         Optional<Stamped<Ended>> ended = situation.ended();
         if (ended.isEmpty()) {
-            return FittingState.OPEN;
+            return isPrepared(situation, practice, sheets, record) ? FittingState.PREPARED : FittingState.OPEN;
         }
         return switch (ended.get().value().ending()) {
             case LEFT_WITH_OPEN_FINDINGS -> FittingState.LEFT_WITH_OPEN_FINDINGS;
@@ -109,6 +109,34 @@ public final class FittingPlanner {
             case HANDED_OVER ->
                 counts(ended.get(), situation, practice, sheets, record) ? FittingState.HANDED_OVER : FittingState.OPEN;
         };
+    }
+
+    /**
+     * What was signed before the birth stands while the child is expected, if the gate for it was open on its day, and while
+     * nothing that was entered since has shut it. A trainee's signature is none.
+     */
+    private boolean isPrepared(Situation situation, Practice practice, Sheets sheets, FittingRecord record) {
+        return situation
+                .prepared()
+                .filter(signed ->
+                        situation.expected().isPresent() && !signed.by().isTrainee())
+                .filter(signed -> standsOn(
+                        situation.isOfOneRiderAndUnit()
+                                ? Situation.of(
+                                        practice,
+                                        sheets,
+                                        record,
+                                        situation.unit().id(),
+                                        signed.on())
+                                : Situation.of(practice, sheets, record, signed.on())))
+                .isPresent();
+    }
+
+    private boolean standsOn(Situation then) {
+        return then.method()
+                .filter(Method::staysInTheCar)
+                .map(method -> Gate.beforeBirth(rules, then, method).isOpen())
+                .orElse(false);
     }
 
     /**
@@ -146,7 +174,7 @@ public final class FittingPlanner {
                 ? Situation.of(practice, known, then, situation.unit().id(), ended.on())
                 : Situation.of(practice, known, then, ended.on());
         return before.method()
-                .filter(method -> !before.isBedside())
+                .filter(method -> !before.isBedside() && before.expected().isEmpty())
                 .map(method -> Gate.judge(rules, before, method).isOpen())
                 .orElse(false);
     }

@@ -31,6 +31,20 @@ public record Gate(List<ConclusionState> conclusions) {
                 .toList());
     }
 
+    /** What counts before the birth: condition, place and securing, and the level without a child. */
+    public static Gate beforeBirth(RuleBook rules, Situation situation, Method method) {
+        return new Gate(Required.beforeBirth(method).stream()
+                .map(conclusion -> judge(conclusion, rules, situation))
+                .toList());
+    }
+
+    /** The gate that counts now: while a child is expected, the one before its birth. */
+    public static Gate now(RuleBook rules, Situation situation, Method method) {
+        return situation.expected().isPresent()
+                ? beforeBirth(rules, situation, method)
+                : judge(rules, situation, method);
+    }
+
     /** Whether everything required is present, passed and fresh. */
     public boolean isOpen() {
         return conclusions.stream().allMatch(ConclusionState::passed);

@@ -16,7 +16,9 @@ import java.util.Set;
  */
 public final class Required {
     private static final String FILE = "required.csv";
+    private static final String PREPARED = "PREPARED";
     private static final Map<Method, Set<Conclusion>> BY_METHOD = read(CsvTable.withHeading(FILE));
+    private static final Set<Conclusion> BEFORE_BIRTH = prepared(CsvTable.withHeading(FILE));
 
     private Required() {}
 
@@ -27,7 +29,8 @@ public final class Required {
      * @throws IllegalStateException when a method or a conclusion is missing or given twice, a cell is neither {@code yes}
      *     nor {@code -}, or a method would require nothing
      */
-    static Map<Method, Set<Conclusion>> read(List<List<String>> rows) {
+    static Map<Method, Set<Conclusion>> read(List<List<String>> table) {
+        List<List<String>> rows = withoutLast(table);
         List<Method> columns = columns(rows.get(0));
         Map<Method, Set<Conclusion>> required = new EnumMap<>(Method.class);
         columns.forEach(method -> required.put(method, EnumSet.noneOf(Conclusion.class)));
@@ -52,6 +55,39 @@ public final class Required {
             }
         });
         return required;
+    }
+
+    /** The last column is no method's: what counts before the birth. */
+    private static List<List<String>> withoutLast(List<List<String>> table) {
+        if (!table.get(0).get(table.get(0).size() - 1).equals(PREPARED)) {
+            throw CsvTable.damaged(FILE, "has no last column " + PREPARED);
+        }
+        return table.stream().map(cells -> cells.subList(0, cells.size() - 1)).toList();
+    }
+
+    /** What counts before the birth, whatever the method. */
+    static Set<Conclusion> prepared(List<List<String>> table) {
+        Set<Conclusion> prepared = EnumSet.noneOf(Conclusion.class);
+        for (List<String> cells : table.subList(1, table.size())) {
+            if (isYes(cells.get(cells.size() - 1))) {
+                prepared.add(CsvTable.constant(FILE, Conclusion.class, cells.get(0)));
+            }
+        }
+        return prepared;
+    }
+
+    /**
+     * What a method asks before the birth, in the order of the work: of its own conclusions those that need no child, and
+     * the level without one in place of the level with it; never empty.
+     */
+    public static Set<Conclusion> beforeBirth(Method method) {
+        Set<Conclusion> asked = by(method);
+        boolean level = asked.contains(Conclusion.LEVEL);
+        asked.retainAll(BEFORE_BIRTH);
+        if (level && BEFORE_BIRTH.contains(Conclusion.LEVEL_TIGHT)) {
+            asked.add(Conclusion.LEVEL_TIGHT);
+        }
+        return asked;
     }
 
     private static List<Method> columns(List<String> heading) {

@@ -22,6 +22,7 @@ import app.layette.core.harness.HarnessAnswers;
 import app.layette.core.harness.SlotAtShoulder;
 import app.layette.core.harness.ThreadedAlike;
 import app.layette.core.recline.GroundLevel;
+import app.layette.core.recline.LevelBeforeBirth;
 import app.layette.core.recline.LevelWithChild;
 import app.layette.core.recline.RollAllowed;
 import app.layette.core.rule.AnsweredByEye;
@@ -101,6 +102,7 @@ public final class RuleBook {
                 new GroundLevel(),
                 new RollAllowed(),
                 new LevelWithChild(),
+                new LevelBeforeBirth(),
                 new RoutingAllowed(),
                 new InchTest(),
                 new FloorAndLeg(),

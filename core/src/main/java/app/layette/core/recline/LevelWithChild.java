@@ -150,7 +150,7 @@ public final class LevelWithChild implements Rule {
         return new Argument.OfKey("reading." + indicator.kind() + "." + reading);
     }
 
-    private static Finding.Builder judge(Reading reading, Indicator indicator) {
+    static Finding.Builder judge(Reading reading, Indicator indicator) {
         boolean passes = indicator.passes(reading);
         String failed = reading.isUpright() ? "tooUpright" : "tooReclined";
         return Finding.of(REC_1, passes ? Weight.HOLDS : Weight.FIX, passes ? "inBand" : failed)

@@ -73,6 +73,8 @@ public enum Conclusion {
     LIES_FLAT(RuleCode.HAR_12),
     SUPPORT(RuleCode.HAR_10),
     CLICK_AND_LIFT(RuleCode.SEC_8),
+    /** The level before there is a child, with what stays in the car tightened. */
+    LEVEL_TIGHT(RuleCode.REC_1),
     LEVEL(RuleCode.REC_1),
     HANDLE(RuleCode.SEC_9),
     GAP(RuleCode.CAB_10),

@@ -40,7 +40,16 @@ public record Run(List<Step> steps) {
         return new Run(order.inOrder().stream()
                 .map(key -> step(key, asks.of(key), SheetSays.at(key, situation), gate))
                 .filter(step -> !isEmpty(step))
+                .filter(step -> situation.expected().isEmpty() || isBeforeBirth(step.key(), gate))
                 .toList());
+    }
+
+    /** Before the birth what needs the child waits; the child itself stays, for its birth to be told. */
+    private static boolean isBeforeBirth(StepKey step, Gate gate) {
+        return step == StepKey.CHILD
+                || step == StepKey.PREPARE
+                || step == StepKey.HAND_OVER
+                || step.serves().stream().anyMatch(each -> gate.state(each).isPresent());
     }
 
     /** The first step that is not done; empty when all are. */

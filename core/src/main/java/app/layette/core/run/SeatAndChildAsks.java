@@ -32,6 +32,10 @@ final class SeatAndChildAsks {
 
     List<Ask> child() {
         List<Ask> asks = new ArrayList<>();
+        if (situation.expected().isPresent()) {
+            // Its birth is told here; until then nothing about it is asked.
+            return List.of(Ask.offered(Kind.CHILD, "", false));
+        }
         if (situation.cameBack().isPresent()) {
             // Measured first: what an earlier fitting says of insert and straps is then judged for today's child.
             asks.add(weight());

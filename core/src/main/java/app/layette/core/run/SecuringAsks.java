@@ -194,7 +194,8 @@ final class SecuringAsks {
         } else if (looks.isRequired(Conclusion.STRAP)) {
             asks.add(looks.question(Question.STRAP, Conclusion.STRAP));
         }
-        if (looks.isRequired(Conclusion.LEVEL) && !situation.usualMethod().isBaseless()) {
+        if ((looks.isRequired(Conclusion.LEVEL) || looks.isRequired(Conclusion.LEVEL_TIGHT))
+                && !situation.usualMethod().isBaseless()) {
             asks.add(looks.look(Stage.TIGHT));
         }
         if (looks.isRequired(Conclusion.SITS_WHOLE)) {

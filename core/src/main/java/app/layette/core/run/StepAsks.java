@@ -121,11 +121,18 @@ final class StepAsks {
 
     private List<Ask> handOver() {
         List<Ask> asks = new ArrayList<>();
-        asks.add(looks.question(Question.CAUTIONS, Conclusion.CAUTIONS));
+        boolean expecting = situation.expected().isPresent();
+        if (!expecting) {
+            asks.add(looks.question(Question.CAUTIONS, Conclusion.CAUTIONS));
+        }
         boolean traineeWorked =
                 situation.everything().stream().anyMatch(entry -> entry.by().isTrainee());
         if (traineeWorked) {
             asks.add(new Ask(Kind.COUNTERSIGN, "", looks.isGood(Conclusion.SIGNED_FOR)));
+        }
+        if (expecting) {
+            asks.add(new Ask(Kind.END, "", situation.prepared().isPresent()));
+            return asks;
         }
         asks.add(Ask.offered(
                 Kind.INITIALS, "", situation.newest(Fact.CaregiverSigned.class).isPresent()));

@@ -32,6 +32,7 @@ import static app.layette.core.rule.Conclusion.LAY_FLAT_PLACES;
 import static app.layette.core.rule.Conclusion.LENGTH;
 import static app.layette.core.rule.Conclusion.LEVEL;
 import static app.layette.core.rule.Conclusion.LEVEL_GROUND;
+import static app.layette.core.rule.Conclusion.LEVEL_TIGHT;
 import static app.layette.core.rule.Conclusion.LIES_FLAT;
 import static app.layette.core.rule.Conclusion.LIFTING;
 import static app.layette.core.rule.Conclusion.LOCK_OFF;
@@ -99,7 +100,7 @@ public enum StepKey {
     DEVICE(Phase.BASE, ROLL),
     HOOK(Phase.BASE, ANCHORS_CLICKED),
     ROUTE_BELT(Phase.BASE, BELT_LOCKS, INFLATABLE_BELT, BELT_PATH, BUCKLE),
-    TIGHTEN(Phase.BASE, STRAP, LOCK_OFF, LOCK_PROOF, PANEL, END_STRAPS, SITS_WHOLE, ONE_SYSTEM),
+    TIGHTEN(Phase.BASE, STRAP, LOCK_OFF, LOCK_PROOF, PANEL, END_STRAPS, SITS_WHOLE, ONE_SYSTEM, LEVEL_TIGHT),
     INCH(Phase.BASE, INCH_TEST),
     LEG_AND_WINDOWS(Phase.BASE, FLOOR_AND_LEG, WINDOWS, REBOUND_BAR, SIDE_ELEMENT),
     HARNESS(Phase.CHILD, CLOTHING, SNUG_TEST, CLIP, LIES_FLAT, SUPPORT),

@@ -16,6 +16,7 @@ class RightsTest {
     /** Answered by further entries, never changed: signatures, words, moves, the box, sheets. */
     private static final Set<Class<? extends Fact>> FOR_GOOD = Set.of(
             Fact.Ended.class,
+            Fact.Prepared.class,
             Fact.Countersigned.class,
             Fact.CorrectionSigned.class,
             Fact.Noted.class,
@@ -52,7 +53,8 @@ class RightsTest {
         return switch (way) {
             case NEW -> {
                 boolean adds = kind == Fact.Noted.class || kind == Fact.PhotoTaken.class;
-                boolean signs = kind == Fact.Ended.class || kind == Fact.Countersigned.class;
+                boolean signs =
+                        kind == Fact.Ended.class || kind == Fact.Prepared.class || kind == Fact.Countersigned.class;
                 boolean afterwards = kind == Fact.CrashedSince.class;
                 boolean signsAfterwards = kind == Fact.CorrectionSigned.class;
                 yield signsAfterwards

@@ -136,6 +136,8 @@ class TableMutantsTest {
             left.put(method.name(), rest.stream().map(Enum::name).collect(Collectors.toCollection(TreeSet::new)));
         });
         assertThat(left.keySet()).hasSize(Method.values().length);
+        Set<Conclusion> waits = EnumSet.complementOf(EnumSet.copyOf(Required.prepared(table)));
+        left.put("PREPARED", waits.stream().map(Enum::name).collect(Collectors.toCollection(TreeSet::new)));
         return left;
     }
 

@@ -1,0 +1,55 @@
+package app.layette.core.recline;
+
+import static app.layette.core.finding.RuleCode.REC_1;
+import static app.layette.core.finding.RuleCode.REC_3;
+
+import app.layette.core.entry.Fact.LevelRead;
+import app.layette.core.entry.Fact.Stage;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.SheetValue;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.Verdict;
+import app.layette.core.seat.Indicator;
+import app.layette.core.seat.Recline;
+import app.layette.core.seat.SeatSheet;
+import java.util.Optional;
+
+/**
+ * REC-1 before the birth: with what stays in the car tightened and no child in it, the seat's own indicator passes by its
+ * own criterion, read on level ground. With the child in it is looked at anew.
+ */
+public final class LevelBeforeBirth implements Rule {
+    @Override
+    public Conclusion conclusion() {
+        return Conclusion.LEVEL_TIGHT;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        Optional<Stamped<LevelRead>> level = situation.level(Stage.TIGHT);
+        if (level.isEmpty() || situation.seat().isEmpty()) {
+            return Verdict.open("LEVEL");
+        }
+        Evidence<Indicator> indicator =
+                situation.seat().map(SeatSheet::recline).map(Recline::indicator).orElseThrow();
+        if (indicator.value().isEmpty()) {
+            return Verdict.judged(Finding.of(REC_1, Weight.NOT_KNOWN, "indicatorNotKnown")
+                    .lacks(SheetValue.INDICATOR, SheetValue.LEVEL_PASS)
+                    .from(indicator)
+                    .changedBy("SEAT_MANUAL"));
+        }
+        Verdict.Judged verdict = GroundLevel.worth(situation) == GroundLevel.Worth.FINAL
+                ? Verdict.judged(LevelWithChild.judge(
+                                level.get().value().reading(), indicator.value().get())
+                        .from(indicator)
+                        .changedBy("DEVICE"))
+                : Verdict.judged(
+                        Finding.of(REC_3, Weight.FIX, "levelBeforeGround").changedBy("LEVEL_GROUND"));
+        return verdict.restingOn(level.get());
+    }
+}
