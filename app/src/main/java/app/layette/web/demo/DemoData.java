@@ -9,6 +9,8 @@ import app.layette.web.account.Point;
 import app.layette.web.account.Points;
 import app.layette.web.account.User;
 import app.layette.web.account.Users;
+import app.layette.web.account.Viewing;
+import app.layette.web.day.DemoDay;
 import app.layette.web.roll.RollGood;
 import app.layette.web.roll.RollGoods;
 import app.layette.web.shelf.Shelf;
@@ -40,6 +42,8 @@ class DemoData implements ApplicationRunner {
     private final Shelf shelf;
     private final RollGoods rolls;
     private final DemoFamilies families;
+    private final DemoDay day;
+    private final Viewing viewing;
     private final TransactionTemplate transactions;
 
     DemoData(
@@ -49,6 +53,8 @@ class DemoData implements ApplicationRunner {
             Shelf shelf,
             RollGoods rolls,
             DemoFamilies families,
+            DemoDay day,
+            Viewing viewing,
             TransactionTemplate transactions) {
         this.points = points;
         this.users = users;
@@ -56,6 +62,8 @@ class DemoData implements ApplicationRunner {
         this.shelf = shelf;
         this.rolls = rolls;
         this.families = families;
+        this.day = day;
+        this.viewing = viewing;
         this.transactions = transactions;
     }
 
@@ -64,7 +72,9 @@ class DemoData implements ApplicationRunner {
         if (points.count() == 0) {
             transactions.executeWithoutResult(status -> beginPoint());
         }
-        families.load(points.findAll().get(0));
+        Point point = points.findAll().get(0);
+        families.load(point);
+        day.load(point.id(), viewing.today(point), viewing.clock().instant());
     }
 
     private void beginPoint() {

@@ -6,15 +6,16 @@ import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.workbench.TodayNotice;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** Says on the first page of the day how much is overdue and due now. */
 @Component
 class DueToday implements TodayNotice {
     private static final int MOST_COUNTED = 300;
+    private static final int MOST_TOLD = 5;
 
     private final DueItems items;
     private final Viewing viewing;
@@ -25,17 +26,25 @@ class DueToday implements TodayNotice {
     }
 
     @Override
-    public Optional<Line> today(SignedIn user) {
+    public List<Line> today(SignedIn user) {
         Point point = viewing.point(user);
         LocalDate today = viewing.today(point);
         List<DueItems.Item> now = items.open(point.id(), today, today, MOST_COUNTED);
         long overdue =
                 now.stream().filter(item -> item.likely().isBefore(today)).count();
         if (now.isEmpty()) {
-            return Optional.empty();
+            return List.of();
         }
         String says = viewing.wording(user)
                 .say("due.today", Map.of("overdue", Argument.of(overdue), "now", Argument.of(now.size() - overdue)));
-        return Optional.of(new Line(says, "/due?ahead=MONTH", overdue > 0));
+        List<Line> lines = new ArrayList<>(List.of(new Line(says, "/due?ahead=MONTH", overdue > 0)));
+        now.stream()
+                .limit(MOST_TOLD)
+                .map(item -> new Line(
+                        item.child() + ": " + viewing.wording(user).say(item.what()),
+                        "/fittings/" + item.fittingId(),
+                        item.likely().isBefore(today)))
+                .forEach(lines::add);
+        return lines;
     }
 }

@@ -7,6 +7,7 @@ import app.layette.web.account.Viewing;
 import app.layette.web.fitting.Fittings;
 import java.time.LocalDate;
 import java.time.ZonedDateTime;
+import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
@@ -20,6 +21,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class TodayController {
     private static final int MONTHS_WITH_HOURS = 3;
+    private static final String DAY = "\\d{4}-\\d{2}-\\d{2}";
 
     /** A fitting in the list. */
     public record Row(
@@ -27,16 +29,22 @@ class TodayController {
 
     private final Fittings fittings;
     private final List<TodayNotice> notices;
+    private final TodayPlan plan;
     private final Viewing viewing;
 
-    TodayController(Fittings fittings, List<TodayNotice> notices, Viewing viewing) {
+    TodayController(Fittings fittings, List<TodayNotice> notices, TodayPlan plan, Viewing viewing) {
+        this.plan = plan;
         this.fittings = fittings;
         this.notices = notices;
         this.viewing = viewing;
     }
 
     @GetMapping("/")
-    String today(@AuthenticationPrincipal SignedIn user, @RequestParam(defaultValue = "") String find, Model model) {
+    String today(
+            @AuthenticationPrincipal SignedIn user,
+            @RequestParam(defaultValue = "") String find,
+            @RequestParam(defaultValue = "") String day,
+            Model model) {
         Point point = viewing.point(user);
         Wording words = viewing.wording(user);
         List<Fittings.Listed> found = find.isBlank() ? fittings.recent(user) : fittings.find(user, find.strip());
@@ -45,10 +53,21 @@ class TodayController {
                 "notices",
                 notices.stream().flatMap(each -> each.today(user).stream()).toList());
         model.addAttribute("point", point.name());
-        model.addAttribute("day", words.say(viewing.today(point)));
+        LocalDate today = viewing.today(point);
+        LocalDate on = day.matches(DAY) ? dayOr(day, today) : today;
+        model.addAttribute("board", plan.on(user, on));
+        model.addAttribute("isToday", on.equals(today));
         model.addAttribute("rows", rows);
         model.addAttribute("find", find);
         return "workbench/today";
+    }
+
+    private static LocalDate dayOr(String day, LocalDate today) {
+        try {
+            return LocalDate.parse(day);
+        } catch (DateTimeParseException e) {
+            return today;
+        }
     }
 
     private Row row(Fittings.Listed fitting, Point point, Wording words) {

@@ -1,7 +1,7 @@
 package app.layette.web.workbench;
 
 import app.layette.web.account.SignedIn;
-import java.util.Optional;
+import java.util.List;
 
 /** Something that the first page of the day says besides the fittings; other parts of the program have their own. */
 public interface TodayNotice {
@@ -13,5 +13,5 @@ public interface TodayNotice {
     record Line(String says, String address, boolean urgent) {}
 
     /** What is to be said today; empty for nothing. */
-    Optional<Line> today(SignedIn user);
+    List<Line> today(SignedIn user);
 }

@@ -1,6 +1,7 @@
 package app.layette.core.fitting;
 
 import app.layette.core.coming.Coming;
+import app.layette.core.coming.Preparation;
 import app.layette.core.coming.WhatComesNext;
 import app.layette.core.condition.Expiry;
 import app.layette.core.condition.Registration;
@@ -8,6 +9,7 @@ import app.layette.core.entry.AfterTheEnd;
 import app.layette.core.entry.Fact.CrashedSince;
 import app.layette.core.entry.Fact.Ended;
 import app.layette.core.entry.Fact.Ending;
+import app.layette.core.entry.Fact.Expected;
 import app.layette.core.entry.Fact.Ordered;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
@@ -55,6 +57,7 @@ final class FollowUps {
         if (AfterTheEnd.in(situation.everything()).isAnyWaiting()) {
             due.dates.add(DatedEvent.once("date.CORRECTION_WAITS", situation.today()));
         }
+        situation.expected().ifPresent(due::beforeBirth);
         situation.ended().ifPresent(due::afterTheEnd);
         WhatComesNext.of(situation).forEach(due::growing);
         // Two pieces of an insert that must be out at one weight are one date.
@@ -77,6 +80,18 @@ final class FollowUps {
                 .answer(Question.RECALL)
                 .ifPresent(answer -> dates.add(
                         DatedEvent.again("date.RECALL_AGAIN", answer.on().plus(recall), recall)));
+    }
+
+    /** What stays in the car goes in before the birth; from the day that it is due somebody asks whether it is born. */
+    private void beforeBirth(Stamped<Expected> expected) {
+        LocalDate due = expected.value().due();
+        if (situation.prepared().isEmpty() && situation.ended().isEmpty()) {
+            Preparation proposed = Preparation.of(due, false, Optional.empty(), expected.on());
+            dates.add(DatedEvent.once("date.PREPARE_BASE", proposed.by()));
+        }
+        if (situation.ended().isEmpty()) {
+            dates.add(DatedEvent.once("date.BIRTH_DUE", due));
+        }
     }
 
     private void afterTheEnd(Stamped<Ended> ended) {

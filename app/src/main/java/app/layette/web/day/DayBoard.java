@@ -1,0 +1,279 @@
+package app.layette.web.day;
+
+import app.layette.core.day.FreeTimes;
+import app.layette.core.day.Span;
+import app.layette.core.day.Wish;
+import app.layette.core.finding.Argument;
+import app.layette.core.fitting.FittingState;
+import app.layette.formats.wording.Wording;
+import app.layette.web.account.Point;
+import app.layette.web.account.SignedIn;
+import app.layette.web.account.Viewing;
+import app.layette.web.day.Appointment.Place;
+import app.layette.web.day.Appointment.State;
+import app.layette.web.day.Appointment.What;
+import app.layette.web.fitting.Fittings;
+import app.layette.web.workbench.TodayPlan;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZonedDateTime;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Draws a day by bay: each appointment with how its fitting stands, where it hangs, and what is free from now on. */
+@Component
+class DayBoard implements TodayPlan {
+    private static final int WIDTH = 900;
+    private static final int LEFT = 116;
+    private static final int TOP = 30;
+    private static final int LANE = 118;
+    private static final int MOST_NEXT = 12;
+    private static final LocalTime USUAL_FROM = LocalTime.of(9, 0);
+    private static final LocalTime USUAL_TO = LocalTime.of(17, 0);
+    private static final int MINUTES_AN_HOUR = 60;
+
+    private final Appointments appointments;
+    private final Openings openings;
+    private final Fittings fittings;
+    private final Viewing viewing;
+    private final JdbcClient jdbc;
+
+    DayBoard(Appointments appointments, Openings openings, Fittings fittings, Viewing viewing, JdbcClient jdbc) {
+        this.appointments = appointments;
+        this.openings = openings;
+        this.fittings = fittings;
+        this.viewing = viewing;
+        this.jdbc = jdbc;
+    }
+
+    /** The hours that are drawn: whole ones, round what is open and what is booked. */
+    private record Axis(int from, int to) {
+        static Axis round(List<Span> open, List<Appointment> booked) {
+            List<Span> spans = new ArrayList<>(open);
+            booked.forEach(each -> each.place().map(Place::span).ifPresent(spans::add));
+            LocalTime from = spans.stream()
+                    .map(Span::from)
+                    .min(Comparator.naturalOrder())
+                    .orElse(USUAL_FROM);
+            LocalTime to =
+                    spans.stream().map(Span::to).max(Comparator.naturalOrder()).orElse(USUAL_TO);
+            int last = to.getMinute() == 0 ? to.getHour() : to.getHour() + 1;
+            return new Axis(from.getHour(), Math.max(from.getHour() + 1, last));
+        }
+
+        int x(LocalTime time) {
+            double minutes = (time.toSecondOfDay() / (double) MINUTES_AN_HOUR) - from * MINUTES_AN_HOUR;
+            return LEFT + (int) Math.round(minutes * (WIDTH - LEFT) / ((to - from) * MINUTES_AN_HOUR));
+        }
+
+        boolean holds(LocalTime time) {
+            return time.getHour() >= from && time.getHour() < to;
+        }
+    }
+
+    @Override
+    @Transactional
+    public Board on(SignedIn user, LocalDate day) {
+        Point point = viewing.point(user);
+        Wording words = viewing.wording(user);
+        List<Span> open = openings.hours(point.id()).on(day);
+        List<Appointment> booked = appointments.on(point.id(), day);
+        Axis axis = Axis.round(open, booked);
+        List<Openings.NamedBay> bays = openings.bays(point.id());
+        ZonedDateTime now = ZonedDateTime.now(viewing.clock().withZone(point.zone()));
+        boolean isToday = now.toLocalDate().equals(day);
+        List<Lane> lanes = new ArrayList<>();
+        List<Card> cards = new ArrayList<>();
+        for (Openings.NamedBay bay : bays) {
+            List<Card> here = booked.stream()
+                    .filter(each -> each.place()
+                            .filter(place -> place.bay().equals(bay.id()))
+                            .isPresent())
+                    .map(each -> card(point, each, axis, words))
+                    .toList();
+            cards.addAll(here);
+            List<Gap> gaps = isToday && !bay.ward() ? gaps(point, bay, open, booked, axis, now, words) : List.of();
+            lanes.add(new Lane(bay.id().toString(), name(bay, words), TOP + lanes.size() * LANE, here, gaps));
+        }
+        List<Card> waiting = appointments.waiting(point.id()).stream()
+                .map(each -> card(point, each, axis, words))
+                .toList();
+        return new Board(
+                day.toString(),
+                words.say(day),
+                day.minusDays(1).toString(),
+                day.plusDays(1).toString(),
+                WIDTH,
+                TOP + lanes.size() * LANE + 26,
+                hours(open, words),
+                isToday && axis.holds(now.toLocalTime()) ? axis.x(now.toLocalTime()) : -1,
+                time(now.toLocalTime()),
+                ticks(axis),
+                lanes,
+                waiting,
+                isToday ? yesterday(point, day.minusDays(1), words) : "",
+                cards.stream()
+                        .filter(each -> !each.over())
+                        .sorted(Comparator.comparing(Card::from))
+                        .limit(MOST_NEXT)
+                        .toList());
+    }
+
+    static String name(Openings.NamedBay bay, Wording words) {
+        return bay.name().matches("\\d+")
+                ? words.say("day.bay", Map.of("number", Argument.of(bay.name())))
+                : bay.name();
+    }
+
+    private static List<Tick> ticks(Axis axis) {
+        List<Tick> ticks = new ArrayList<>();
+        for (int hour = axis.from(); hour <= axis.to(); hour++) {
+            LocalTime time = LocalTime.of(hour % 24, 0);
+            ticks.add(new Tick(hour == axis.to() ? WIDTH : axis.x(time), hour + ":00"));
+        }
+        return ticks;
+    }
+
+    private static String hours(List<Span> open, Wording words) {
+        return open.isEmpty()
+                ? words.say("day.closed")
+                : words.say("day.open", Map.of("hours", Argument.of(Openings.text(open))));
+    }
+
+    static String time(LocalTime time) {
+        return time.getHour() + ":" + (time.getMinute() < 10 ? "0" : "") + time.getMinute();
+    }
+
+    private Card card(Point point, Appointment of, Axis axis, Wording words) {
+        Optional<Span> span = of.place().map(Place::span);
+        int x = span.map(each -> axis.x(each.from())).orElse(0);
+        int width = span.map(each -> axis.x(each.to()) - axis.x(each.from())).orElse(0);
+        Optional<Fittings.Listed> fitting = of.fitting().flatMap(id -> fittings.listed(id, point.id()));
+        String mark = mark(of, fitting);
+        boolean isOver = of.state() == State.NO_SHOW
+                || of.state() == State.CAME
+                        && fitting.filter(each -> !each.state().isUnderWay()).isPresent();
+        return new Card(
+                of.id().toString(),
+                fitting.filter(each -> of.state() == State.CAME)
+                        .map(each -> "/fittings/" + each.id())
+                        .orElse("/appointments/" + of.id()),
+                x,
+                width,
+                span.map(each -> time(each.from())).orElse(""),
+                of.due().isPresent()
+                        ? words.say(
+                                "day.due",
+                                Map.of(
+                                        "who",
+                                        Argument.of(of.who()),
+                                        "due",
+                                        Argument.of(of.due().get())))
+                        : of.who(),
+                words.say("day.what." + of.what()),
+                mark,
+                state(of, fitting, words),
+                isOver);
+    }
+
+    private static String mark(Appointment of, Optional<Fittings.Listed> fitting) {
+        if (of.state() == State.NO_SHOW) {
+            return "fix";
+        }
+        if (of.state() != State.CAME || fitting.isEmpty()) {
+            return "advise";
+        }
+        FittingState state = fitting.get().state();
+        if (state == FittingState.LEFT_WITH_OPEN_FINDINGS || state == FittingState.NOT_FITTED) {
+            return "fix";
+        }
+        return state == FittingState.OPEN && fitting.get().blocking() > 0 ? "not_known" : "holds";
+    }
+
+    /** How its fitting stands and where it hangs; before it came, that it is to come. */
+    private static String state(Appointment of, Optional<Fittings.Listed> fitting, Wording words) {
+        if (of.state() != State.CAME || fitting.isEmpty()) {
+            return words.say("day.state." + of.state());
+        }
+        Fittings.Listed listed = fitting.get();
+        boolean hangs = listed.state() == FittingState.OPEN && listed.nextStep() != null && listed.blocking() > 0;
+        return hangs ? words.say("step." + listed.nextStep()) : words.say("state." + listed.state());
+    }
+
+    /** What a family that walks in could have from now on. */
+    private List<Gap> gaps(
+            Point point,
+            Openings.NamedBay bay,
+            List<Span> open,
+            List<Appointment> booked,
+            Axis axis,
+            ZonedDateTime now,
+            Wording words) {
+        Wish wish =
+                new Wish(What.FOLLOW_UP.floorMinutes(), false, now.toLocalDate(), now.toLocalTime(), now.toLocalDate());
+        return appointments.free(point, wish, MOST_NEXT * MOST_NEXT).stream()
+                .filter(free -> free.bay().equals(bay.id().toString()))
+                .findFirst()
+                .map(free -> gap(point, free, open, booked, axis, words))
+                .stream()
+                .toList();
+    }
+
+    private Gap gap(
+            Point point, FreeTimes.Free free, List<Span> open, List<Appointment> booked, Axis axis, Wording words) {
+        LocalTime from = free.span().from();
+        LocalTime closes = open.stream()
+                .filter(each -> each.holds(free.span()))
+                .map(Span::to)
+                .findFirst()
+                .orElse(free.span().to());
+        LocalTime until = booked.stream()
+                .flatMap(each -> each.place().stream())
+                .filter(place -> place.bay().toString().equals(free.bay()))
+                .map(place -> place.span().from())
+                .filter(each -> !each.isBefore(free.span().to()))
+                .min(Comparator.naturalOrder())
+                .filter(each -> each.isBefore(closes))
+                .orElse(closes);
+        int minutes = (until.toSecondOfDay() - from.toSecondOfDay()) / MINUTES_AN_HOUR;
+        int whole = appointments.minutes(point.id(), What.FULL);
+        return new Gap(
+                "/appointments/new?what=" + (minutes >= whole ? What.FULL : What.FOLLOW_UP) + "&earliest=" + free.day(),
+                axis.x(from),
+                axis.x(until) - axis.x(from),
+                words.say("day.freeUntil", Map.of("time", Argument.of(time(until)))),
+                minutes >= whole
+                        ? words.say("day.wholeFits", Map.of("minutes", Argument.of(whole)))
+                        : words.say("day.shortFits", Map.of("minutes", Argument.of(minutes))));
+    }
+
+    /** What came of the day before, in a sentence; empty where nothing was done. */
+    private String yesterday(Point point, LocalDate day, Wording words) {
+        return jdbc.sql("select count(*) as fittings, count(*) filter (where state = 'HANDED_OVER') as over,"
+                        + " count(*) filter (where state = 'LEFT_WITH_OPEN_FINDINGS') as left_open from fitting"
+                        + " where point_id = :point and touched_at >= (cast(:day as timestamp) at time zone :zone)"
+                        + " and touched_at < (cast(:next as timestamp) at time zone :zone)")
+                .param("point", point.id())
+                .param("day", day.atStartOfDay())
+                .param("next", day.plusDays(1).atStartOfDay())
+                .param("zone", point.zone().getId())
+                .query((row, number) -> row.getInt("fittings") == 0
+                        ? ""
+                        : words.say(
+                                "day.yesterday",
+                                Map.of(
+                                        "fittings",
+                                        Argument.of(row.getInt("fittings")),
+                                        "over",
+                                        Argument.of(row.getInt("over")),
+                                        "open",
+                                        Argument.of(row.getInt("left_open")))))
+                .single();
+    }
+}

@@ -1,0 +1,304 @@
+package app.layette.web.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.layette.web.support.Desk;
+import app.layette.web.support.RunningApp;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** The day by bay, and the weeks before a birth. */
+class DayIT {
+    private static final ZoneId ZONE = ZoneId.of("America/Toronto");
+    private static final Pattern APPOINTMENT = Pattern.compile(".*/appointments/[0-9a-f-]{36}$");
+    private static final Pattern FITTING = Pattern.compile(".*/fittings/[0-9a-f-]{36}.*");
+
+    @RegisterExtension
+    static final RunningApp app = RunningApp.shared();
+
+    private static String book(Desk desk, String what, String who, String reference, String due, String day) {
+        desk.open("/appointments/new");
+        Page page = desk.page();
+        page.check("[name=what][value=" + what + "]");
+        page.fill("[name=called]", who);
+        page.fill("[name=reference]", reference);
+        page.fill("[name=due]", due);
+        page.fill("[name=earliest]", day);
+        page.click("[name=show]");
+        page.waitForLoadState();
+        assertThat(page.inputValue("[name=called]")).as("nothing typed is lost").isEqualTo(who);
+        page.click("text=Book it");
+        page.waitForURL(APPOINTMENT);
+        return page.url().replaceAll(".*/appointments/", "");
+    }
+
+    private static String row(String id, String column) {
+        return app.ask("select " + column + " from appointment where id = '" + id + "'");
+    }
+
+    private static void enter(Desk desk, String fitting, String... fields) {
+        List<String> pairs = new ArrayList<>(List.of(fields));
+        desk.page()
+                .evaluate(
+                        "async ([fitting, pairs, id]) => {"
+                                + " const form = new URLSearchParams();"
+                                + " form.append('id', id); form.append('seen', document.getElementById('now').dataset.seq);"
+                                + " for (let i = 0; i < pairs.length; i += 2) form.append(pairs[i], pairs[i + 1]);"
+                                + " form.append('_csrf', document.querySelector('input[name=_csrf]').value);"
+                                + " const answer = await fetch('/fittings/' + fitting + '/entries', { method: 'POST', body: form, headers: { 'HX-Request': 'true' } });"
+                                + " if (!answer.ok) throw new Error(pairs.join(' ') + ' ' + answer.status + ' ' + (await answer.text()).slice(0, 2000));"
+                                + " const html = await answer.text(); const seq = /data-seq=\"(\\d+)\"/.exec(html);"
+                                + " if (seq) document.getElementById('now').dataset.seq = seq[1]; }",
+                        List.of(fitting, pairs, UUID.randomUUID().toString()));
+    }
+
+    private static void answer(Desk desk, String fitting, String question, String answer) {
+        enter(desk, fitting, "kind", "answered", "of", "u1", "question", question, "answer", answer, "how", "measured");
+    }
+
+    /** A call at thirty weeks, prepared, an early birth, the same record goes on; the base's day is then the child's. */
+    @Test
+    void fromACallToPreparedAndAnEarlyBirth() {
+        LocalDate today = LocalDate.now(ZONE);
+        LocalDate due = today.plusDays(70);
+        try (Desk desk = new Desk(app.address(), 1280, 900)) {
+            desk.signIn("marit").open("/").click("text=A time for later");
+            String id = book(desk, "BEFORE_BIRTH", "Wilhelmina", "W-7001", due.toString(), "");
+            assertThat(row(id, "day"))
+                    .as("not before two weeks before the thirty-fifth")
+                    .isEqualTo(due.minusDays(49).toString());
+            assertThat(desk.page().textContent("main"))
+                    .contains("base before the birth", "What stays in the car is best fitted");
+            desk.isAccessible("an appointment");
+            String calendar = (String) desk.page()
+                    .evaluate("async () => (await (await fetch(location.pathname + '/calendar.ics')).text())");
+            assertThat(calendar)
+                    .contains("UID:" + id, "SEQUENCE:0", "METHOD:PUBLISH")
+                    .doesNotContain("Wilhelmina");
+            desk.page().click(".letter summary");
+            desk.page().click("text=Send it");
+            desk.page().waitForURL(APPOINTMENT);
+            assertThat(desk.page().textContent(".letter summary")).contains("they know of it as it is");
+            assertThat(row(id, "told")).isEqualTo("0");
+            desk.page().click("text=Begin its fitting");
+            desk.page().waitForURL(Pattern.compile(".*/fittings/new.*"));
+            desk.newFamily("seat", "wrenfold-thimble");
+            desk.page().evaluate("document.querySelector('form.begin').requestSubmit()");
+            desk.page().waitForURL(FITTING);
+            String fitting = desk.page().url().replaceAll(".*/fittings/([0-9a-f-]{36}).*", "$1");
+            assertThat(row(id, "fitting_id")).isEqualTo(fitting);
+            assertThat(desk.page().textContent("#head")).contains("due", "30 weeks now", "Not yet prepared");
+            assertThat(desk.page().textContent("#run")).contains("Inch test").doesNotContain("Harness the child");
+            prepare(desk, fitting);
+            desk.open("/fittings/" + fitting + "?step=HAND_OVER");
+            assertThat(desk.state()).isEqualTo("Everything before the birth is done");
+            desk.page().waitForTimeout(500);
+            desk.page().click("text=Sign: prepared before the birth");
+            desk.page()
+                    .waitForFunction("() => document.querySelector('#head .ready b').textContent.includes('Prepared')");
+            assertThat(app.ask("select state from fitting where id = '" + fitting + "'"))
+                    .isEqualTo("PREPARED");
+            desk.isAccessible("prepared before the birth");
+
+            // It is born five weeks early: the record goes on, what the child needs is asked, the base's day is its
+            // day.
+            enter(
+                    desk,
+                    fitting,
+                    "kind",
+                    "childDescribed",
+                    "of",
+                    "r1",
+                    "born",
+                    today.toString(),
+                    "gestationDays",
+                    "34+6",
+                    "how",
+                    "told");
+            assertThat(app.ask("select state from fitting where id = '" + fitting + "'"))
+                    .isEqualTo("OPEN");
+            assertThat(row(id, "what || coalesce(due_on::text, '')")).isEqualTo("FULL");
+            desk.open("/fittings/" + fitting);
+            assertThat(desk.state()).isEqualTo("Not ready to hand over");
+            assertThat(desk.page().textContent("#run")).contains("Harness the child", "Level, child in");
+            desk.open("/appointments/" + id);
+            desk.page().click("text=Move it there");
+            desk.page().waitForURL(APPOINTMENT);
+            assertThat(desk.page().textContent(".letter summary")).contains("changed since they were written");
+            assertThat((String) desk.page()
+                            .evaluate("async () => (await (await fetch(location.pathname + '/calendar.ics')).text())"))
+                    .as("the same appointment, changed")
+                    .contains("UID:" + id)
+                    .doesNotContain("SEQUENCE:0");
+            desk.isQuiet();
+        }
+    }
+
+    private static void prepare(Desk desk, String fitting) {
+        enter(desk, fitting, "kind", "sheetAdopted", "of", "corvane-estate", "version", "2", "adoption", "ADOPTED");
+        enter(
+                desk,
+                fitting,
+                "kind",
+                "labelRead",
+                "of",
+                "u1",
+                "part",
+                "CARRIER",
+                "model",
+                "WT-210",
+                "made",
+                "2025-03-14",
+                "how",
+                "label");
+        enter(desk, fitting, "kind", "placed", "of", "u1", "position", "2-RIGHT", "method", "BASE_FLEXIBLE_ANCHORS");
+        enter(
+                desk,
+                fitting,
+                "kind",
+                "labelRead",
+                "of",
+                "u1",
+                "part",
+                "BASE",
+                "model",
+                "WB-21",
+                "made",
+                "2025-03-14",
+                "how",
+                "label");
+        for (String[] each : new String[][] {
+            {"APPROVAL", "ON_LABEL"},
+            {"HISTORY", "OWNED_FROM_NEW"},
+            {"CRASH", "NONE"},
+            {"RECALL", "NONE_OPEN"},
+            {"PARTS", "COMPLETE"},
+            {"MANUALS", "BOTH"},
+            {"BASE_SET_UP", "AS_SHEET"},
+            {"GROUND", "LEVEL"}
+        }) {
+            answer(desk, fitting, each[0], each[1]);
+        }
+        enter(desk, fitting, "kind", "acted", "of", "u1", "act", "PREPARED", "how", "measured");
+        enter(desk, fitting, "kind", "deviceSet", "of", "u1", "step", "3", "how", "measured");
+        answer(desk, fitting, "ANCHORS_HOOKED", "BOTH_CLICKED");
+        enter(desk, fitting, "kind", "acted", "of", "u1", "act", "TIGHTENED", "how", "measured");
+        answer(desk, fitting, "STRAP", "STRAIGHT_AND_STOWED");
+        answer(desk, fitting, "SYSTEMS", "ANCHORS_ALONE");
+        answer(desk, fitting, "SITS_WHOLE", "WHOLE");
+        enter(desk, fitting, "kind", "levelRead", "of", "u1", "stage", "TIGHT", "reading", "INSIDE", "how", "measured");
+        answer(desk, fitting, "MOVEMENT", "UNDER_AN_INCH");
+        answer(desk, fitting, "WINDOWS", "ALL_LOCKED");
+    }
+
+    @Test
+    void aDayIsMovedByDragAndByKeysAndTwoDoNotGetOneBay() {
+        LocalDate day = LocalDate.now(ZONE).plusDays(9);
+        try (Desk one = new Desk(app.address(), 1280, 900);
+                Desk two = new Desk(app.address(), 1280, 900)) {
+            one.signIn("marit");
+            two.signIn("tove");
+            String first = book(one, "FULL", "Anouk", "W-7002", "", day.toString());
+            assertThat(row(first, "from_time")).isEqualTo("09:00:00");
+            String second = book(two, "FULL", "Benedikt", "W-7003", "", day.toString());
+            assertThat(row(first, "bay_id")).as("two families, two bays").isNotEqualTo(row(second, "bay_id"));
+
+            // Both ask for the very same bay and time: one gets it, the other is told the next free time.
+            String wanted = row(first, "bay_id") + " " + day + " 13:00";
+            String ask = "([id, wanted]) => { window.came = fetch('/appointments/' + id + '/move', { method: 'POST',"
+                    + " body: new URLSearchParams({ time: wanted, _csrf: document.querySelector('input[name=_csrf]').value }) })"
+                    + ".then((answer) => answer.text()); }";
+            one.page().evaluate(ask, List.of(first, wanted));
+            two.page().evaluate(ask, List.of(second, wanted));
+            List<String> pages = List.of((String) one.page().evaluate("() => window.came"), (String)
+                    two.page().evaluate("() => window.came"));
+            assertThat(pages.stream().filter(each -> each.contains("Take the next free time")))
+                    .hasSize(1);
+            assertThat(app.ask("select count(*) from appointment where day = '" + day
+                            + "' and from_time = '13:00' and state = 'BOOKED'"))
+                    .isEqualTo("1");
+
+            one.open("/?day=" + day);
+            Page page = one.page();
+            Locator card = page.locator("svg.day a.card[data-id='" + first + "']");
+            String before = row(first, "from_time || ' ' || bay_id");
+            BoundingBox box = card.locator("rect").boundingBox();
+            page.mouse().move(box.x + 20, box.y + 20);
+            page.mouse().down();
+            page.mouse().move(box.x + 20 + 201, box.y + 22);
+            assertThat(page.textContent(".tried")).contains("Enter moves it there");
+            page.mouse().up();
+            page.waitForLoadState();
+            page.waitForTimeout(300);
+            assertThat(row(first, "from_time || ' ' || bay_id"))
+                    .as("two hours later")
+                    .isNotEqualTo(before);
+
+            String dragged = row(first, "from_time");
+            page.locator("svg.day a.card[data-id='" + first + "']").focus();
+            page.keyboard().press("ArrowLeft");
+            page.keyboard().press("ArrowLeft");
+            page.keyboard().press("ArrowRight");
+            page.keyboard().press("Enter");
+            page.waitForLoadState();
+            page.waitForTimeout(300);
+            assertThat(java.time.LocalTime.parse(row(first, "from_time")))
+                    .isEqualTo(java.time.LocalTime.parse(dragged).minusMinutes(15));
+            one.isAccessible("a day by bay");
+
+            // Outside the hours it is refused, with the next time that is free.
+            one.open("/appointments/" + first);
+            String late =
+                    "async ([id, wanted]) => (await (await fetch('/appointments/' + id + '/move', { method: 'POST', body: new URLSearchParams({ time: wanted, _csrf: document.querySelector('input[name=_csrf]').value }) })).text())";
+            String html = (String) page.evaluate(late, List.of(first, row(first, "bay_id") + " " + day + " 23:30"));
+            assertThat(html).contains("not free", "Take the next free time");
+            for (String bad :
+                    new String[] {"x", "", "1 2 3", row(first, "bay_id") + " 2026-02-31 9:00", "<b> 1 9:00"}) {
+                assertThat((String) page.evaluate(late, List.of(first, bad))).contains("class=\"refused\"");
+            }
+            page.click("text=They did not come");
+            page.waitForURL(APPOINTMENT);
+            assertThat(row(first, "state")).isEqualTo("NO_SHOW");
+            one.forgive();
+        }
+        try (Desk desk = new Desk(app.address(), 390, 844)) {
+            desk.signIn("pim").open("/").fitsItsWidth("the day on a phone");
+            assertThat(desk.page().isVisible(".day-list")).isTrue();
+            desk.open("/appointments/new").fitsItsWidth("booking on a phone");
+            desk.isQuiet();
+        }
+    }
+
+    @Test
+    void aLeadKeepsTheHours() {
+        try (Desk desk = new Desk(app.address(), 1280, 900)) {
+            desk.signIn("ilse").open("/hours");
+            desk.page().fill("li:has-text('Sunday') [name=hours]", "nine to five");
+            desk.page().click("li:has-text('Sunday') button");
+            assertThat(desk.page().textContent("[role=alert]")).contains("nine to five", "9:00-12:30");
+            assertThat(desk.page().inputValue("li:has-text('Sunday') [name=hours]"))
+                    .isEqualTo("nine to five");
+            desk.page().fill("li:has-text('Sunday') [name=hours]", "10-12:30, 13:00-15:00");
+            desk.page().click("li:has-text('Sunday') button");
+            assertThat(desk.page().inputValue("li:has-text('Sunday') [name=hours]"))
+                    .isEqualTo("10:00-12:30, 13:00-15:00");
+            String closed = LocalDate.now(ZONE).plusDays(400).toString();
+            desk.page().fill("[name=day]", closed);
+            desk.page().click("text=Keep this day");
+            assertThat(desk.page().textContent("main")).contains("closed");
+            desk.isAccessible("hours and bays");
+            desk.page().fill("li:has-text('Sunday') [name=hours]", "9:00-17:00");
+            desk.page().click("li:has-text('Sunday') button");
+            desk.isQuiet();
+        }
+    }
+}
