@@ -167,16 +167,12 @@ class DayBoard implements TodayPlan {
                 x,
                 width,
                 span.map(each -> time(each.from())).orElse(""),
-                of.due().isPresent()
-                        ? words.say(
+                of.who(),
+                of.due()
+                        .map(due -> words.say(
                                 "day.due",
-                                Map.of(
-                                        "who",
-                                        Argument.of(of.who()),
-                                        "due",
-                                        Argument.of(of.due().get())))
-                        : of.who(),
-                words.say("day.what." + of.what()),
+                                Map.of("what", new Argument.OfKey("day.what." + of.what()), "due", Argument.of(due))))
+                        .orElseGet(() -> words.say("day.what." + of.what())),
                 mark,
                 state(of, fitting, words),
                 isOver);

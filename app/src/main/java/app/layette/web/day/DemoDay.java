@@ -1,6 +1,7 @@
 package app.layette.web.day;
 
 import java.sql.Time;
+import java.sql.Timestamp;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -13,6 +14,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** Bays, hours and a few appointments for the made-up fitting point. */
 @Component
 public class DemoDay {
+    private static final int DUE_IN_DAYS = 38;
+
     private final JdbcClient jdbc;
 
     DemoDay(JdbcClient jdbc) {
@@ -45,12 +48,21 @@ public class DemoDay {
         book(point, two, today, "11:00", "12:15", "FULL", "Petra", "CAME", now);
         book(point, two, today, "14:00", "14:45", "FOLLOW_UP", "Soren", "BOOKED", now);
         book(point, ward, today, "10:00", "10:40", "BEDSIDE", "Edda", "NO_SHOW", now);
-        book(point, one, today, "15:00", "16:00", "FULL", "Halvard", "BOOKED", now);
-        book(point, one, today.plusDays(1), "10:00", "11:00", "FULL", "Philippa", "BOOKED", now);
+        expecting(point, one, today, now);
+    }
+
+    /** A family that called: its child is due in five weeks, and the base goes in today. */
+    private void expecting(UUID point, UUID bay, LocalDate today, Instant now) {
         jdbc.sql(
-                        "update appointment set due_on = :due, what = 'BEFORE_BIRTH' where point_id = :point and who = 'Halvard'")
-                .param("due", today.plusDays(38))
+                        "insert into appointment (id, point_id, bay_id, day, from_time, to_time, minutes, what, who, reference,"
+                                + " due_on, state, made_by, changed_at) values (:id, :point, :bay, :day, '15:00', '15:45', 45,"
+                                + " 'BEFORE_BIRTH', 'Winifred', 'W-1070', :due, 'BOOKED', 'marit', :at)")
+                .param("id", UUID.randomUUID())
                 .param("point", point)
+                .param("bay", bay)
+                .param("day", today)
+                .param("due", today.plusDays(DUE_IN_DAYS))
+                .param("at", Timestamp.from(now))
                 .update();
     }
 
@@ -95,7 +107,7 @@ public class DemoDay {
                 .param("minutes", (ends.toSecondOfDay() - begins.toSecondOfDay()) / 60)
                 .param("what", what)
                 .param("state", state)
-                .param("at", java.sql.Timestamp.from(now))
+                .param("at", Timestamp.from(now))
                 .param("child", child)
                 .update();
     }
