@@ -72,9 +72,7 @@ public class SeatingBenchmark {
                                     Set.of(place),
                                     Set.of(new Occupied.Use(
                                             place,
-                                            method.isByBelt()
-                                                    ? Occupied.Kind.BELT
-                                                    : Occupied.Kind.INNER_ANCHOR)))));
+                                            method.isByBelt() ? Occupied.Kind.BELT : Occupied.Kind.INNER_ANCHOR)))));
                 }
             }
         }

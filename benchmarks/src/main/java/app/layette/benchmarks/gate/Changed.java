@@ -258,7 +258,8 @@ final class Changed {
                 more.corrects(),
                 more.fact(),
                 more.arrived(),
-                more.waited()));
+                more.waited(),
+                more.look()));
         return all;
     }
 
@@ -290,7 +291,8 @@ final class Changed {
                 entry.corrects(),
                 entry.fact(),
                 entry.arrived(),
-                entry.waited());
+                entry.waited(),
+                entry.look());
     }
 
     static Entry seen(Entry entry, int seen) {
@@ -304,7 +306,8 @@ final class Changed {
                 entry.corrects(),
                 entry.fact(),
                 entry.arrived(),
-                entry.waited());
+                entry.waited(),
+                entry.look());
     }
 
     static Entry at(Entry entry, OffsetDateTime at, OffsetDateTime arrived) {
@@ -318,7 +321,8 @@ final class Changed {
                 entry.corrects(),
                 entry.fact(),
                 arrived,
-                null);
+                null,
+                entry.look());
     }
 
     static Entry by(Entry entry, Author author) {
@@ -332,6 +336,7 @@ final class Changed {
                 entry.corrects(),
                 entry.fact(),
                 entry.arrived(),
-                entry.waited());
+                entry.waited(),
+                entry.look());
     }
 }

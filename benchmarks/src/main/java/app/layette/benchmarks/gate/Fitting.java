@@ -46,7 +46,8 @@ record Fitting(Practice practice, Sheets sheets, List<String> riders, List<Entry
                 entry.corrects(),
                 fact,
                 entry.arrived(),
-                entry.waited());
+                entry.waited(),
+                entry.look());
     }
 
     /** Numbered from 1, each entered by somebody who had seen the one before. */
@@ -64,7 +65,8 @@ record Fitting(Practice practice, Sheets sheets, List<String> riders, List<Entry
                     entry.corrects(),
                     entry.fact(),
                     entry.arrived(),
-                    entry.waited()));
+                    entry.waited(),
+                    entry.look()));
         }
         return numbered;
     }

@@ -23,7 +23,13 @@ public final class FreeTimes {
     private final List<Bay> bays;
     private final int people;
     private final ZoneId zone;
-    private final Map<LocalDate, List<Taken>> taken = new HashMap<>();
+    /** Days on which the clock goes on as it is, as far as they were asked about. */
+    private final Map<LocalDate, Boolean> unchanged = new HashMap<>();
+
+    private final Map<LocalDate, List<Busy>> taken = new HashMap<>();
+
+    /** What is taken of a bay, by its place in the list, the ways counted; -1 for a bay that is no more. */
+    private record Busy(int bay, Span whole) {}
 
     /**
      * A free time.
@@ -42,8 +48,15 @@ public final class FreeTimes {
         this.bays = List.copyOf(bays);
         this.people = people;
         this.zone = zone;
-        taken.forEach(each ->
-                this.taken.computeIfAbsent(each.day(), day -> new ArrayList<>()).add(each));
+        Map<String, Integer> places = new HashMap<>();
+        for (int i = 0; i < bays.size(); i++) {
+            places.put(bays.get(i).id(), i);
+        }
+        for (Taken each : taken) {
+            int bay = places.getOrDefault(each.bay(), -1);
+            Span whole = bay < 0 ? each.span() : withWays(bays.get(bay), each.span());
+            this.taken.computeIfAbsent(each.day(), day -> new ArrayList<>()).add(new Busy(bay, whole));
+        }
     }
 
     /** The first free times, the earliest first; of several bays at one time the first. */
@@ -57,10 +70,11 @@ public final class FreeTimes {
     }
 
     private void onDay(Wish wish, LocalDate day, LocalTime notBefore, int most, List<Free> found) {
-        for (Span open : hours.on(day)) {
+        List<Span> hoursOfIt = hours.on(day);
+        for (Span open : hoursOfIt) {
             LocalTime start = quarter(open.from().isBefore(notBefore) ? notBefore : open.from());
             while (start.isBefore(open.to()) && found.size() < most) {
-                freeAt(wish, day, start).ifPresent(found::add);
+                freeAt(wish, day, start, hoursOfIt).ifPresent(found::add);
                 LocalTime next = start.plusMinutes(STEP_MINUTES);
                 if (next.isBefore(start)) {
                     return;
@@ -78,13 +92,14 @@ public final class FreeTimes {
         return up >= 24 * 60 ? LocalTime.of(23, 45) : LocalTime.of(up / 60, up % 60);
     }
 
-    private Optional<Free> freeAt(Wish wish, LocalDate day, LocalTime start) {
-        for (Bay bay : bays) {
-            if (bay.ward() == wish.ward()) {
-                Optional<Span> span = span(day, start, wish.minutes());
-                if (span.isPresent() && isFree(bay, day, span.get())) {
-                    return Optional.of(new Free(bay.id(), day, span.get()));
-                }
+    private Optional<Free> freeAt(Wish wish, LocalDate day, LocalTime start, List<Span> open) {
+        Optional<Span> span = span(day, start, wish.minutes());
+        if (span.isEmpty()) {
+            return Optional.empty();
+        }
+        for (int bay = 0; bay < bays.size(); bay++) {
+            if (bays.get(bay).ward() == wish.ward() && isFree(bay, day, span.get(), open)) {
+                return Optional.of(new Free(bays.get(bay).id(), day, span.get()));
             }
         }
         return Optional.empty();
@@ -92,6 +107,10 @@ public final class FreeTimes {
 
     /** From a time of the clock for so many minutes; empty where the clock skips its beginning or the day ends first. */
     private Optional<Span> span(LocalDate day, LocalTime start, int minutes) {
+        LocalTime plain = start.plusMinutes(minutes);
+        if (!isChangeOfTheClock(day)) {
+            return plain.isAfter(start) ? Optional.of(new Span(start, plain)) : Optional.empty();
+        }
         LocalDateTime local = day.atTime(start);
         if (zone.getRules().getValidOffsets(local).isEmpty()) {
             return Optional.empty();
@@ -101,43 +120,58 @@ public final class FreeTimes {
         return sameDay ? Optional.of(new Span(start, end.toLocalTime())) : Optional.empty();
     }
 
-    /** Whether a bay could be had then: the opening hours hold it with the ways, nobody has it, somebody is there. */
-    public boolean isFree(Bay bay, LocalDate day, Span span) {
-        Span whole = withWays(bay, span);
-        boolean open = hours.on(day).stream().anyMatch(each -> each.holds(whole));
-        if (!open) {
-            return false;
-        }
-        List<Span> besides = new ArrayList<>();
-        for (Taken other : taken.getOrDefault(day, List.of())) {
-            Bay there = bays.stream()
-                    .filter(each -> each.id().equals(other.bay()))
-                    .findFirst()
-                    .orElse(new Bay(other.bay(), false, 0));
-            Span theirs = withWays(there, other.span());
-            if (theirs.overlaps(whole)) {
-                if (other.bay().equals(bay.id())) {
-                    return false;
-                }
-                besides.add(theirs);
-            }
-        }
-        return people > 0 && mostAtOnce(besides, whole) < people;
+    private boolean isChangeOfTheClock(LocalDate day) {
+        return !unchanged.computeIfAbsent(
+                day,
+                each -> zone.getRules()
+                        .getOffset(each.atStartOfDay())
+                        .equals(zone.getRules().getOffset(each.plusDays(1).atStartOfDay())));
     }
 
-    /** How many of these are under way at once within a time: most are where one of them, or the time, begins. */
-    private static long mostAtOnce(List<Span> besides, Span within) {
-        List<LocalTime> beginnings = new ArrayList<>(List.of(within.from()));
-        besides.stream()
-                .map(Span::from)
-                .filter(from -> from.isAfter(within.from()))
-                .forEach(beginnings::add);
-        return beginnings.stream()
-                .mapToLong(at -> besides.stream()
-                        .filter(each -> !each.from().isAfter(at) && each.to().isAfter(at))
-                        .count())
-                .max()
-                .orElse(0);
+    /** Whether a bay could be had then: the opening hours hold it with the ways, nobody has it, somebody is there. */
+    public boolean isFree(Bay bay, LocalDate day, Span span) {
+        int index = bays.indexOf(bay);
+        return index >= 0 && isFree(index, day, span, hours.on(day));
+    }
+
+    private boolean isFree(int bay, LocalDate day, Span span, List<Span> open) {
+        Span whole = withWays(bays.get(bay), span);
+        for (Span each : open) {
+            if (each.holds(whole)) {
+                return people > 0 && hasRoom(bay, taken.getOrDefault(day, List.of()), whole);
+            }
+        }
+        return false;
+    }
+
+    /** Nobody has the bay then, and at no moment of it are as many under way elsewhere as there are people. */
+    private boolean hasRoom(int bay, List<Busy> busy, Span whole) {
+        for (Busy other : busy) {
+            if (other.bay() == bay && other.whole().overlaps(whole)) {
+                return false;
+            }
+        }
+        // Most are under way at once where the time, or one of them, begins.
+        if (underWay(busy, whole.from()) >= people) {
+            return false;
+        }
+        for (Busy other : busy) {
+            LocalTime from = other.whole().from();
+            if (from.isAfter(whole.from()) && from.isBefore(whole.to()) && underWay(busy, from) >= people) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static int underWay(List<Busy> busy, LocalTime at) {
+        int count = 0;
+        for (Busy each : busy) {
+            if (!each.whole().from().isAfter(at) && each.whole().to().isAfter(at)) {
+                count++;
+            }
+        }
+        return count;
     }
 
     private static Span withWays(Bay bay, Span span) {
