@@ -17,6 +17,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -57,6 +58,8 @@ class DueController {
             this.days = days;
         }
     }
+
+    private static final String BY_FAMILY = "family";
 
     /** A line of the list; the one that is chosen has the form to put it off or to say what was said. */
     public record Line(
@@ -109,6 +112,7 @@ class DueController {
             @RequestParam(defaultValue = "1") int page,
             @RequestParam(defaultValue = "") String what,
             @RequestParam(defaultValue = "") String family,
+            @RequestParam(defaultValue = "") String by,
             HttpServletRequest request,
             Model model) {
         Point point = viewing.point(user);
@@ -122,6 +126,11 @@ class DueController {
                         .toLowerCase(Locale.ROOT)
                         .contains(wanted))
                 .toList();
+        boolean together = by.equals(BY_FAMILY);
+        if (together) {
+            found = together(found);
+        }
+        model.addAttribute("together", together);
         model.addAttribute("kinds", kinds(all, what, words));
         model.addAttribute("what", what);
         model.addAttribute("family", family.strip());
@@ -146,6 +155,14 @@ class DueController {
                 address.of(
                         "/calendar/" + feeds.of(user.userId(), viewing.clock().instant()) + ".ics", request));
         return "due/due";
+    }
+
+    /** What is due of one family stands together; the family with the most urgent of all first. */
+    private static List<DueItems.Item> together(List<DueItems.Item> items) {
+        Map<String, List<DueItems.Item>> families = new LinkedHashMap<>();
+        items.forEach(item -> families.computeIfAbsent(item.reference(), key -> new ArrayList<>())
+                .add(item));
+        return families.values().stream().flatMap(List::stream).toList();
     }
 
     /** A kind of thing that comes due, and how many of it there are. */
@@ -279,11 +296,7 @@ class DueController {
             RedirectAttributes after) {
         Wording words = viewing.wording(user);
         LocalDate today = viewing.today(viewing.point(user));
-        Map<String, DueItems.Item> open = new HashMap<>();
-        items.open(user.pointId(), today, today.plusDays(Ahead.ALL.days), MOST_READ)
-                .forEach(item -> open.put(key(item.fittingId(), item.what(), item.likely()), item));
-        List<DueItems.Item> chosen =
-                lines.stream().map(open::get).filter(Objects::nonNull).toList();
+        List<DueItems.Item> chosen = chosen(user, lines);
         if (chosen.size() < lines.size() || lines.isEmpty()) {
             after.addFlashAttribute(
                     "refused", List.of(words.say(lines.isEmpty() ? "due.refused.none" : "due.refused.gone")));
@@ -305,6 +318,38 @@ class DueController {
             fittings.refresh(item.fittingId());
         }));
         return "redirect:/due?ahead=" + ahead;
+    }
+
+    /** Several things of one family are written about in one letter. */
+    @PostMapping("/due/letters")
+    String letters(
+            @AuthenticationPrincipal SignedIn user,
+            @RequestParam(name = "line", defaultValue = "") List<String> lines,
+            @RequestParam(defaultValue = "QUARTER") Ahead ahead,
+            RedirectAttributes after) {
+        Wording words = viewing.wording(user);
+        List<DueItems.Item> chosen = chosen(user, lines);
+        long families = chosen.stream().map(DueItems.Item::fittingId).distinct().count();
+        if (chosen.isEmpty() || chosen.size() < lines.size() || families > 1) {
+            String why =
+                    lines.isEmpty() ? "due.refused.none" : families > 1 ? "due.refused.families" : "due.refused.gone";
+            after.addFlashAttribute("refused", List.of(words.say(why)));
+            return "redirect:/due?ahead=" + ahead;
+        }
+        DueItems.Item first = chosen.get(0);
+        after.addAttribute("what", first.what());
+        after.addAttribute("dueOn", first.likely());
+        after.addAttribute(
+                "also", chosen.stream().skip(1).map(LetterController::also).collect(Collectors.joining(",")));
+        return "redirect:/due/" + first.fittingId() + "/letter";
+    }
+
+    private List<DueItems.Item> chosen(SignedIn user, List<String> lines) {
+        LocalDate today = viewing.today(viewing.point(user));
+        Map<String, DueItems.Item> open = new HashMap<>();
+        items.open(user.pointId(), today, today.plusDays(Ahead.ALL.days), MOST_READ)
+                .forEach(item -> open.put(key(item.fittingId(), item.what(), item.likely()), item));
+        return lines.stream().map(open::get).filter(Objects::nonNull).toList();
     }
 
     private static Optional<LocalDate> later(String text, LocalDate today, Wording words, List<String> problems) {

@@ -7,7 +7,9 @@ import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.LetterAddresses;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +17,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -32,6 +35,8 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class LetterController {
     private static final int LONGEST_SUBJECT = 200;
     private static final int LONGEST_BODY = 4000;
+    private static final int MOST_IN_ONE = 20;
+    private static final String AT = "@";
 
     private final DueItems items;
     private final Fittings fittings;
@@ -62,6 +67,7 @@ class LetterController {
             @PathVariable UUID fitting,
             @RequestParam String what,
             @RequestParam LocalDate dueOn,
+            @RequestParam(defaultValue = "") List<String> also,
             @RequestParam(required = false) String lang,
             RedirectAttributes after,
             Model model) {
@@ -80,7 +86,13 @@ class LetterController {
         model.addAttribute("child", planned.childName());
         model.addAttribute("reference", planned.reference());
         model.addAttribute("what", what);
-        model.addAttribute("whatSays", viewing.wording(user).say(what));
+        List<DueItems.Item> all = new ArrayList<>(List.of(item.get()));
+        all.addAll(others(fitting, also));
+        Wording own = viewing.wording(user);
+        model.addAttribute(
+                "also", all.stream().skip(1).map(LetterController::also).toList());
+        model.addAttribute(
+                "whatSays", all.stream().map(each -> own.say(each.what())).collect(Collectors.joining(" · ")));
         model.addAttribute("dueOn", dueOn);
         model.addAttribute("lang", words.language());
         model.addAttribute("others", Languages.others(words.locale()));
@@ -89,19 +101,53 @@ class LetterController {
             model.addAttribute("subject", words.say("letter.subject", Map.of("child", child)));
             model.addAttribute(
                     "body",
-                    words.say(
-                            "letter.body",
-                            Map.of(
-                                    "child",
-                                    child,
-                                    "what",
-                                    new Argument.OfKey(what),
-                                    "when",
-                                    Argument.of(DueWords.when(item.get(), words)),
-                                    "point",
-                                    Argument.of(viewing.point(user).name()))));
+                    all.size() > 1
+                            ? several(all, child, point(user), words)
+                            : words.say(
+                                    "letter.body",
+                                    Map.of(
+                                            "child",
+                                            child,
+                                            "what",
+                                            new Argument.OfKey(what),
+                                            "when",
+                                            Argument.of(DueWords.when(item.get(), words)),
+                                            "point",
+                                            Argument.of(viewing.point(user).name()))));
         }
         return "due/letter";
+    }
+
+    private Argument point(SignedIn user) {
+        return Argument.of(viewing.point(user).name());
+    }
+
+    private static String several(List<DueItems.Item> all, Argument child, Argument point, Wording words) {
+        String list = all.stream()
+                .map(each -> "- " + words.say(each.what()) + ", " + DueWords.when(each, words))
+                .collect(Collectors.joining("\n"));
+        return words.say("letter.several", Map.of("child", child, "list", Argument.of(list), "point", point));
+    }
+
+    /** Another thing of the same family, as an address names it. */
+    static String also(DueItems.Item item) {
+        return item.what() + AT + item.likely();
+    }
+
+    /** What else the letter is about, as far as it is still due. */
+    private List<DueItems.Item> others(UUID fitting, List<String> also) {
+        List<DueItems.Item> others = new ArrayList<>();
+        for (String each : also) {
+            String[] parts = each.split(AT);
+            if (parts.length == 2 && parts[1].matches("\\d{4}-\\d{2}-\\d{2}") && others.size() < MOST_IN_ONE) {
+                try {
+                    items.find(fitting, parts[0], LocalDate.parse(parts[1])).ifPresent(others::add);
+                } catch (DateTimeParseException e) {
+                    // No day: nothing of this family is due on it.
+                }
+            }
+        }
+        return others;
     }
 
     @PostMapping
@@ -115,6 +161,7 @@ class LetterController {
             @RequestParam(defaultValue = "") String subject,
             @RequestParam(defaultValue = "") String body,
             @RequestParam(required = false) String lang,
+            @RequestParam(defaultValue = "") List<String> also,
             RedirectAttributes after) {
         Fittings.Planned planned = fittings.planned(fitting, user.pointId());
         Wording words = viewing.wording(user);
@@ -142,13 +189,37 @@ class LetterController {
             after.addAttribute("what", what);
             after.addAttribute("dueOn", dueOn);
             after.addAttribute("lang", lang);
+            after.addAttribute("also", String.join(",", also));
             return "redirect:/due/" + fitting + "/letter";
         }
         if (sent == Sent.UNDER_WAY) {
             // The first press tells what came of it; this one knows nothing, and so says nothing.
             return "redirect:/due";
         }
-        DueItems.Mark written = new DueItems.Mark(
+        LocalDate today = viewing.today(viewing.point(user));
+        List<DueItems.Item> besides = others(fitting, also);
+        transactions.executeWithoutResult(status -> {
+            items.mark(
+                    id,
+                    written(fitting, what, dueOn, user, today, words),
+                    viewing.clock().instant());
+            for (DueItems.Item each : besides) {
+                UUID own = UUID.nameUUIDFromBytes((id + each.what()).getBytes(StandardCharsets.UTF_8));
+                items.mark(
+                        own,
+                        written(fitting, each.what(), each.likely(), user, today, words),
+                        viewing.clock().instant());
+            }
+            if (addressed) {
+                addresses.keep(fitting, letter.address());
+            }
+        });
+        return "redirect:/due";
+    }
+
+    private static DueItems.Mark written(
+            UUID fitting, String what, LocalDate dueOn, SignedIn user, LocalDate today, Wording words) {
+        return new DueItems.Mark(
                 fitting,
                 what,
                 dueOn,
@@ -156,14 +227,7 @@ class LetterController {
                 null,
                 words.say("due.letterSent"),
                 user.author().id(),
-                viewing.today(viewing.point(user)));
-        transactions.executeWithoutResult(status -> {
-            items.mark(id, written, viewing.clock().instant());
-            if (addressed) {
-                addresses.keep(fitting, letter.address());
-            }
-        });
-        return "redirect:/due";
+                today);
     }
 
     /** What came of a letter. */

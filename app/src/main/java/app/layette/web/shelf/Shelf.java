@@ -175,6 +175,21 @@ public class Shelf {
     }
 
     /**
+     * Takes a sheet in that came with a family from elsewhere, as a draft whoever brings it; one that is here already, in
+     * whatever version, stays as it is.
+     *
+     * @throws RefusedDocumentException when it is no sheet or breaks its schema
+     */
+    @Transactional
+    public void takeInAsDraft(UUID point, String json, Author author) {
+        ObjectNode document = (ObjectNode) Schemas.parse(json);
+        List<SheetRow> held = held(point, document.path("id").asString(""));
+        if (held.isEmpty()) {
+            takeInAs(kindOf(document), point, asDraft(held, document), author);
+        }
+    }
+
+    /**
      * Takes many in, all of them or none.
      *
      * @return the versions that are on the shelf now, in the order of the documents

@@ -69,6 +69,7 @@ class LetterControllerTest {
                 "Subject",
                 "Body",
                 "en",
+                java.util.List.of(),
                 new RedirectAttributesModelMap());
     }
 

@@ -301,4 +301,52 @@ class DayIT {
             desk.isQuiet();
         }
     }
+
+    /** Handed on under its seal, received as a new fitting: measures carried, everything else to be looked at again. */
+    @Test
+    void aFamilyIsHandedOnAndReceived() {
+        try (Desk desk = new Desk(app.address(), 1280, 900)) {
+            desk.signIn("marit").open("/").click("text=Ottilie");
+            String fitting = app.ask(
+                    "select f.id from fitting f join family a on a.id = f.family_id where a.child_name = 'Ottilie'");
+            String document = (String) desk.page()
+                    .evaluate(
+                            "async (id) => (await (await fetch('/fittings/' + id + '/hand-on.json')).text())", fitting);
+            assertThat(document).contains("\"kind\" : \"handedOn\"", "sha256");
+            desk.open("/handed-on").isAccessible("from another point");
+            take(desk, document.replaceFirst("\"seq\" : 3,", "\"seq\" : 3, \"waited\" : true,"), "W-8001");
+            assertThat(desk.page().textContent("[role=alert]")).contains("seal");
+            assertThat(desk.page().inputValue("[name=reference]")).isEqualTo("W-8001");
+            take(desk, "{\"kind\": \"other\"}", "W-8001");
+            assertThat(desk.page().textContent("[role=alert]")).contains("handedOn");
+            take(desk, "<b>", "");
+            assertThat(desk.page().locator("[role=alert] li").count()).isEqualTo(2);
+            take(desk, document, "W-8001");
+            desk.page().waitForURL(Pattern.compile(".*/received"));
+            assertThat(desk.page().textContent("main"))
+                    .contains("The seal over its entries holds", "Inch test", "What was entered there");
+            desk.isAccessible("received");
+            desk.page().click("text=Go on with the fitting");
+            desk.page().waitForURL(FITTING);
+            assertThat(desk.state()).isEqualTo("Not ready to hand over");
+            assertThat(desk.page().textContent("#head")).contains("Ottilie", "Wrenfold Thimble");
+            take(desk, document, "W-8001");
+            assertThat(desk.page().textContent("[role=alert]")).contains("W-8001");
+            desk.forgive();
+        }
+    }
+
+    private static void take(Desk desk, String document, String reference) {
+        desk.open("/handed-on");
+        desk.page().fill("[name=reference]", reference);
+        desk.page()
+                .setInputFiles(
+                        "[name=file]",
+                        new com.microsoft.playwright.options.FilePayload(
+                                "handed-on.json",
+                                "application/json",
+                                document.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+        desk.page().click("text=Take the family in");
+        desk.page().waitForLoadState();
+    }
 }

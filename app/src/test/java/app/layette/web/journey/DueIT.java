@@ -36,6 +36,29 @@ class DueIT {
             assertThat(ofKind).isLessThan(all);
             desk.isAccessible("due, filtered");
 
+            // What is due of one family stands together, and one letter is about all that is ticked of it.
+            desk.open("/due?ahead=ALL&by=family&family=ottilie");
+            int several = Math.min(2, desk.page().locator("[name=line]").count());
+            for (int i = 0; i < several; i++) {
+                desk.page().locator("[name=line]").nth(i).check();
+            }
+            desk.page().click("text=One letter about all");
+            desk.page().waitForSelector("textarea[name=body]");
+            assertThat(desk.page().inputValue("textarea[name=body]").split("\n- "))
+                    .hasSize(several + 1);
+            desk.page().click(".write-letter form .go");
+            desk.page().waitForURL("**/due");
+            assertThat(app.ask("select count(*) from due_mark where kind = 'CONTACT' and note <> ''"))
+                    .isNotEqualTo("0");
+            desk.open("/due?ahead=ALL");
+            desk.page().locator("tr:has-text('Ottilie') [name=line]").first().check();
+            desk.page()
+                    .locator("tr:not(:has-text('Ottilie')) [name=line]")
+                    .first()
+                    .check();
+            desk.page().click("text=One letter about all");
+            assertThat(desk.page().textContent("[role=alert]")).contains("several families");
+
             desk.open("/due?ahead=ALL").page().click("text=Done: all that are ticked");
             assertThat(desk.page().textContent("[role=alert]")).contains("Nothing was ticked");
             String first = desk.page().locator("[name=line]").nth(0).getAttribute("value");
