@@ -5,6 +5,12 @@
   const { say } = window.layette;
   const LONGEST_MS = 60000;
 
+  // A reader names which field of its form takes what, as MODEL_NUMBER:model,MADE:made.
+  const fieldOf = (reader, of) => {
+    const pair = (reader.dataset.fills ?? "").split(",").find((each) => each.startsWith(`${of}:`));
+    return pair ? reader.closest("form")?.elements[pair.split(":")[1]] : null;
+  };
+
   const read = async (reader, file) => {
     const said = reader.querySelector(".proposals");
     said.textContent = say("labelReading");
@@ -16,18 +22,18 @@
       const response = await fetch(reader.dataset.label, { method: "POST", body, redirect: "error", signal: AbortSignal.timeout(LONGEST_MS) });
       if (response.ok || response.status === 422) {
         said.innerHTML = await response.text();
+        // What this form does not ask for is not offered.
+        said.querySelectorAll("button[data-of]").forEach((button) => {
+          if (!fieldOf(reader, button.dataset.of)) {
+            button.closest("figure").remove();
+          }
+        });
         return;
       }
     } catch {
       // Said below.
     }
     said.textContent = say("needsConnection");
-  };
-
-  // A reader names which field of its form takes what, as MODEL_NUMBER:model,MADE:made.
-  const fieldOf = (reader, of) => {
-    const pair = (reader.dataset.fills ?? "").split(",").find((each) => each.startsWith(`${of}:`));
-    return pair ? reader.closest("form")?.elements[pair.split(":")[1]] : null;
   };
 
   document.addEventListener("change", (event) => {

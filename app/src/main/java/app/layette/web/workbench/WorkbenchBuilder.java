@@ -60,6 +60,8 @@ final class WorkbenchBuilder {
     /** Longer ago it is no slip of the hand: the record takes it back with its reason. */
     private static final Duration LONGEST_UNDO = Duration.ofHours(12);
 
+    private static final String BEFORE_BIRTH = "step.HAND_OVER.beforeBirth";
+
     private final Fittings.Planned fitting;
     private final FittingPlan plan;
     private final Situation situation;
@@ -114,8 +116,7 @@ final class WorkbenchBuilder {
 
     /** A step by name: what a restraint does not have is not named. */
     private String name(StepKey key) {
-        return words.say(
-                key == StepKey.LEG_AND_WINDOWS && isLegless() ? "step.LEG_AND_WINDOWS.legless" : "step." + key);
+        return words.say(nameKey(key));
     }
 
     private boolean isLegless() {
@@ -274,14 +275,24 @@ final class WorkbenchBuilder {
                 .filter(next ->
                         offers && next.key() != current.key() && plan.state().isUnderWay())
                 .map(next -> new GoOn(
-                        next.key().name(),
-                        words.say("goOn", Map.of("step", new Argument.OfKey("step." + next.key())))));
+                        next.key().name(), words.say("goOn", Map.of("step", new Argument.OfKey(nameKey(next.key()))))));
+    }
+
+    /** What a step is called: before a birth nothing is handed over, whatever the last one is. */
+    private String nameKey(StepKey key) {
+        if (key == StepKey.HAND_OVER && situation.expected().isPresent()) {
+            return BEFORE_BIRTH;
+        }
+        return key == StepKey.LEG_AND_WINDOWS && isLegless() ? "step.LEG_AND_WINDOWS.legless" : "step." + key;
     }
 
     /** Some steps are done otherwise by another method. */
     private String whatToDo(StepKey key) {
         if (key == StepKey.LEG_AND_WINDOWS && isLegless()) {
             return "step.LEG_AND_WINDOWS.do.legless";
+        }
+        if (key == StepKey.HAND_OVER && situation.expected().isPresent()) {
+            return BEFORE_BIRTH + ".do";
         }
         String ofMethod = "step." + key + ".do." + plan.method();
         return words.knows(ofMethod) ? ofMethod : "step." + key + ".do";

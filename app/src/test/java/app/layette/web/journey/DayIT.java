@@ -97,7 +97,9 @@ class DayIT {
             String fitting = desk.page().url().replaceAll(".*/fittings/([0-9a-f-]{36}).*", "$1");
             assertThat(row(id, "fitting_id")).isEqualTo(fitting);
             assertThat(desk.page().textContent("#head")).contains("due", "30 weeks now", "Not yet prepared");
-            assertThat(desk.page().textContent("#run")).contains("Inch test").doesNotContain("Harness the child");
+            assertThat(desk.page().textContent("#run"))
+                    .contains("Inch test")
+                    .doesNotContain("Harness the child", "Hand over");
             prepare(desk, fitting);
             desk.open("/fittings/" + fitting + "?step=HAND_OVER");
             assertThat(desk.state()).isEqualTo("Everything before the birth is done");

@@ -132,8 +132,9 @@ class WritingIT {
             desk.isAccessible("a sheet that is written");
             // Planned over and over while each field is filled in, it would take most of the time of this test.
             desk.page()
-                    .addInitScript("document.addEventListener('DOMContentLoaded', () => { if (sessionStorage.getItem('later'))"
-                            + " document.getElementById('unknown')?.removeAttribute('hx-get'); });");
+                    .addInitScript(
+                            "document.addEventListener('DOMContentLoaded', () => { if (sessionStorage.getItem('later'))"
+                                    + " document.getElementById('unknown')?.removeAttribute('hx-get'); });");
             desk.page().evaluate("sessionStorage.setItem('later', 'yes')");
             for (SheetField field : SheetFields.of(wanted.kind())) {
                 boolean naming = field.pointer().startsWith("/identity/")
