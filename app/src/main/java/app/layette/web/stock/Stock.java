@@ -36,7 +36,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Stock {
     private static final String COLUMNS = "select id, sheet_id, model, made, serial, state, fitting_id, until,"
-            + " washed_on, counted_on, remedied_on, history, no_crash from stock_seat";
+            + " washed_on, counted_on, remedied_on, history, no_crash,"
+            + " label_photo is not null as has_photo from stock_seat";
     /** How it came here; nothing where nobody knows. */
     private static final List<String> HISTORIES = List.of("", "OWNED_FROM_NEW", "KNOWN_DONOR");
 
@@ -93,7 +94,8 @@ public class Stock {
                 Optional.ofNullable(row.getObject("counted_on", LocalDate.class)),
                 Optional.ofNullable(row.getObject("remedied_on", LocalDate.class)),
                 Optional.ofNullable(row.getString("history")),
-                row.getBoolean("no_crash"));
+                row.getBoolean("no_crash"),
+                row.getBoolean("has_photo"));
     }
 
     /** When it may last be used, as CND-1 counts it; empty where that is not known. */
@@ -127,10 +129,11 @@ public class Stock {
     /**
      * Takes a seat into the stock: it has to be washed and counted before anybody gets it.
      *
+     * @param label its label as it was photographed, a small JPEG; empty where none was
      * @return what is wrong with the form; empty when it was taken in
      */
     @Transactional
-    public List<FieldProblem> add(SignedIn user, Map<String, String> fields) {
+    public List<FieldProblem> add(SignedIn user, Map<String, String> fields, Optional<byte[]> label) {
         List<FieldProblem> problems = new ArrayList<>();
         String sheet = TypedText.needed(fields, "seat", LONGEST, problems);
         String model = TypedText.needed(fields, "modelNumber", LONGEST, problems);
@@ -155,6 +158,10 @@ public class Stock {
                     .param("serial", serial)
                     .param("history", history.isEmpty() ? null : history, Types.VARCHAR)
                     .update();
+            label.ifPresent(jpeg -> jdbc.sql("update stock_seat set label_photo = :jpeg where id = :id")
+                    .param("jpeg", jpeg)
+                    .param("id", id)
+                    .update());
             happened(id, user, "ADDED", model);
         }
         return problems;
@@ -197,6 +204,17 @@ public class Stock {
         happened(id, user, lookedUp ? "LENT_LOOKED_UP" : "LENT", reference + " " + until);
         planAgain(fitting);
         return List.of();
+    }
+
+    /** The label as it was photographed; empty where none was, or there is no such seat here. */
+    @Transactional(readOnly = true)
+    public Optional<byte[]> label(UUID point, UUID id) {
+        return jdbc.sql(
+                        "select label_photo from stock_seat where point_id = :point and id = :id and label_photo is not null")
+                .param("point", point)
+                .param("id", id)
+                .query((row, number) -> row.getBytes("label_photo"))
+                .optional();
     }
 
     /** It is back: nobody gets it before it was washed and its parts were counted. */

@@ -8,10 +8,13 @@ import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.Fittings;
+import app.layette.web.photo.CleanPhoto;
+import app.layette.web.photo.Darkroom;
 import app.layette.web.recall.Recalls;
 import app.layette.web.shelf.SheetSummary;
 import app.layette.web.shelf.Shelf;
 import app.layette.web.stock.StockSeat.State;
+import java.io.IOException;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -20,7 +23,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -29,6 +35,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
 
 /** The seats that are kept here, by what can be done with them. */
@@ -41,9 +48,11 @@ class StockController {
     private final Shelf shelf;
     private final Fittings fittings;
     private final Viewing viewing;
+    private final Darkroom darkroom;
     private final Recalls recalls;
 
-    StockController(Stock stock, Shelf shelf, Fittings fittings, Viewing viewing, Recalls recalls) {
+    StockController(Stock stock, Shelf shelf, Fittings fittings, Viewing viewing, Recalls recalls, Darkroom darkroom) {
+        this.darkroom = darkroom;
         this.recalls = recalls;
         this.stock = stock;
         this.shelf = shelf;
@@ -74,7 +83,8 @@ class StockController {
             String withWhom,
             boolean late,
             String cared,
-            List<Stock.Event> events) {}
+            List<Stock.Event> events,
+            boolean photo) {}
 
     @GetMapping
     ModelAndView page(
@@ -150,17 +160,45 @@ class StockController {
                 withWhom,
                 seat.until().filter(today::isAfter).isPresent(),
                 seat.washedOn().map(words::say).orElse(""),
-                stock.events(user, seat.id()));
+                stock.events(user, seat.id()),
+                seat.hasPhoto());
     }
 
     @PostMapping
-    ModelAndView add(@AuthenticationPrincipal SignedIn user, @RequestParam Map<String, String> fields, Model model) {
-        List<FieldProblem> problems = stock.add(user, fields);
+    ModelAndView add(
+            @AuthenticationPrincipal SignedIn user,
+            @RequestParam Map<String, String> fields,
+            @RequestParam(required = false) MultipartFile photo,
+            Model model)
+            throws IOException {
+        Optional<byte[]> label = Optional.empty();
+        if (photo != null && !photo.isEmpty()) {
+            try {
+                label = Optional.of(darkroom.develop(user.getUsername(), photo).jpeg());
+            } catch (CleanPhoto.RefusedPhotoException e) {
+                ModelAndView refused = shown(user, "", fields, List.of(), model);
+                refused.addObject("problems", List.of(viewing.wording(user).say("photo.refused." + e.getMessage())));
+                refused.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+                return refused;
+            }
+        }
+        List<FieldProblem> problems = stock.add(user, fields, label);
         if (problems.isEmpty()) {
             // Outside the transaction that keeps the seat: it waits for no service.
             recalls.listen(fields.get("modelNumber"));
         }
         return problems.isEmpty() ? new ModelAndView("redirect:/stock") : shown(user, "", fields, problems, model);
+    }
+
+    /** The label of a seat as it was photographed. */
+    @GetMapping("/{id}/label.jpg")
+    ResponseEntity<byte[]> label(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id) {
+        return stock.label(user.pointId(), id)
+                .map(jpeg -> ResponseEntity.ok()
+                        .contentType(MediaType.IMAGE_JPEG)
+                        .header(HttpHeaders.CACHE_CONTROL, "private, no-store")
+                        .body(jpeg))
+                .orElseGet(() -> ResponseEntity.notFound().build());
     }
 
     @PostMapping("/{id}/lend")

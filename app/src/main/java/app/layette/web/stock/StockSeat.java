@@ -16,6 +16,7 @@ import java.util.UUID;
  * @param countedOn when its parts were counted last and all were there; empty where nobody knows
  * @param history how it came here, as an answer to {@code HISTORY}; empty where nobody knows
  * @param noCrash whether it was in no crash up to its last count
+ * @param hasPhoto whether its label was photographed
  * @param remediedOn when what a recall asks for was done to it last; empty where nothing was
  */
 public record StockSeat(
@@ -31,7 +32,8 @@ public record StockSeat(
         Optional<LocalDate> countedOn,
         Optional<LocalDate> remediedOn,
         Optional<String> history,
-        boolean noCrash) {
+        boolean noCrash,
+        boolean hasPhoto) {
     /** What can be done with it. */
     public enum State {
         READY,

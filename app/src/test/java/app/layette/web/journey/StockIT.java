@@ -65,6 +65,18 @@ class StockIT {
             assertThat(desk.page().textContent(".proposals")).contains("no photograph");
             desk.page().fill("[name=modelNumber]", "WT-210");
             desk.page().click("text=Take it in");
+            assertThat(desk.page().textContent("[role=alert]")).contains("no photograph");
+            assertThat(desk.page().inputValue("[name=serial]"))
+                    .as("nothing typed is lost")
+                    .isEqualTo("H24-09117");
+            desk.page().setInputFiles(".label-reader input[type=file]", LABELS.resolve("02-tilted.jpg"));
+            desk.page().click("text=Take it in");
+            assertThat(
+                            (String)
+                                    desk.page()
+                                            .evaluate(
+                                                    "async () => (await fetch(document.querySelector('a[href$=\"label.jpg\"]').href)).headers.get('content-type')"))
+                    .isEqualTo("image/jpeg");
             desk.page().click(card("H24-09117") + "button:has-text('Washed')");
             assertThat(desk.page().textContent("[role=alert]")).contains("H24-09117", "crash");
             ready(desk, "H24-09117");
