@@ -44,6 +44,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 @RequestMapping("/appointments")
 class AppointmentController {
+    private static final String DAY = "20\\d{2}-\\d{2}-\\d{2}";
     private static final int LONGEST_SUBJECT = 200;
     private static final int LONGEST_BODY = 4000;
     private static final int MOST_OFFERED = 12;
@@ -159,7 +160,9 @@ class AppointmentController {
 
     private static Optional<LocalDate> day(String text) {
         try {
-            return text == null || text.isBlank() ? Optional.empty() : Optional.of(LocalDate.parse(text.strip()));
+            return text != null && text.strip().matches(DAY)
+                    ? Optional.of(LocalDate.parse(text.strip()))
+                    : Optional.empty();
         } catch (DateTimeParseException e) {
             return Optional.empty();
         }
@@ -250,6 +253,7 @@ class AppointmentController {
                         .map(String::strip)
                         .toList());
         model.addAttribute("told", of.told().isEmpty() ? "NOT" : of.told().get() == of.revision() ? "YES" : "CHANGED");
+        model.addAttribute("toldOf", of.told().map(String::valueOf).orElse(""));
         model.addAttribute("mail", mail.way().name());
         if (!model.containsAttribute("body")) {
             model.addAttribute("subject", words.say("day.letter.subject", Map.of("point", Argument.of(point.name()))));
@@ -285,6 +289,7 @@ class AppointmentController {
             @RequestParam(defaultValue = "") String subject,
             @RequestParam(defaultValue = "") String body,
             @RequestParam(defaultValue = "") String address,
+            @RequestParam(defaultValue = "") String told,
             RedirectAttributes after) {
         Wording words = viewing.wording(user);
         Appointment of = appointments.one(user.pointId(), id).orElseThrow(Appointments.NoSuchAppointmentException::new);
@@ -299,14 +304,15 @@ class AppointmentController {
         if (addressed && !mail.takes(address.strip())) {
             problems.add(words.say("letter.refused.address", Map.of("address", Argument.of(address))));
         }
-        if (problems.isEmpty()) {
+        Optional<Integer> before = told.matches("\\d{1,9}") ? Optional.of(Integer.valueOf(told)) : Optional.empty();
+        if (problems.isEmpty() && appointments.claimLetter(user, of, before)) {
             try {
                 mail.send(
                         user.pointId(),
                         new Mail.Letter(
                                 of.reference(), addressed ? address.strip() : "", subject.strip(), body.strip()));
-                appointments.told(user, id, of.revision());
             } catch (Mail.NotTakenException e) {
+                appointments.notTold(user, of, before);
                 problems.add(words.say("letter.refused.notTaken"));
             }
         }

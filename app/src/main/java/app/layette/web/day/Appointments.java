@@ -314,14 +314,20 @@ class Appointments {
     }
 
     /** {@code bay day from}, as a form sends it. */
-    private static Optional<Place> place(String text, int minutes, List<FieldProblem> problems) {
+    private Optional<Place> place(String text, int minutes, List<FieldProblem> problems) {
         String[] parts = text.split(" ");
         try {
             LocalTime from = Openings.time(parts[2]);
             LocalTime end = from.plusMinutes(minutes);
             // Past midnight nobody is open: it is refused as not free.
             LocalTime to = end.isAfter(from) ? end : LocalTime.MAX;
-            return Optional.of(new Place(UUID.fromString(parts[0]), LocalDate.parse(parts[1]), new Span(from, to)));
+            LocalDate day = LocalDate.parse(parts[1]);
+            LocalDate today = LocalDate.now(viewing.clock());
+            if (day.isBefore(today.minusDays(1)) || day.isAfter(today.plusDays(FARTHEST_DAYS))) {
+                problems.add(FieldProblem.outside("time", text, today, today.plusDays(FARTHEST_DAYS)));
+                return Optional.empty();
+            }
+            return Optional.of(new Place(UUID.fromString(parts[0]), day, new Span(from, to)));
         } catch (IllegalArgumentException | DateTimeParseException | ArrayIndexOutOfBoundsException e) {
             problems.add(FieldProblem.notAmong("time", text, "0:00–24:00"));
             return Optional.empty();
@@ -389,14 +395,31 @@ class Appointments {
         return Outcome.done(id);
     }
 
-    /** The family was written of it as it is. */
+    /**
+     * Claims a letter: the family is being written of this change. Pressed twice, or by two people, only one of them does.
+     *
+     * @param shown of which change the page said that the family was told
+     */
     @Transactional
-    void told(SignedIn user, UUID id, int revision) {
-        jdbc.sql("update appointment set told = :revision where id = :id and point_id = :point")
-                .param("revision", revision)
-                .param("id", id)
-                .param("point", user.pointId())
-                .update();
+    boolean claimLetter(SignedIn user, Appointment of, Optional<Integer> shown) {
+        return tell(user, of.id(), shown, Optional.of(of.revision()));
+    }
+
+    /** It was not sent after all. */
+    @Transactional
+    void notTold(SignedIn user, Appointment of, Optional<Integer> before) {
+        tell(user, of.id(), Optional.of(of.revision()), before);
+    }
+
+    private boolean tell(SignedIn user, UUID id, Optional<Integer> from, Optional<Integer> to) {
+        return jdbc.sql("update appointment set told = :to where id = :id and point_id = :point"
+                                + " and told is not distinct from cast(:from as int)")
+                        .param("to", to.orElse(null), Types.INTEGER)
+                        .param("from", from.orElse(null), Types.INTEGER)
+                        .param("id", id)
+                        .param("point", user.pointId())
+                        .update()
+                == 1;
     }
 
     /** What became of it. */

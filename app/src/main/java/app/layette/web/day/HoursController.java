@@ -1,7 +1,6 @@
 package app.layette.web.day;
 
 import app.layette.core.day.OpenHours;
-import app.layette.core.entry.Author;
 import app.layette.core.entry.FieldProblem;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
@@ -74,7 +73,7 @@ class HoursController {
                         .map(bay -> new BayLine(DayBoard.name(bay, words), bay.ward(), bay.travel()))
                         .toList());
         model.addAttribute("typed", typed);
-        model.addAttribute("lead", isLead(user));
+        model.addAttribute("lead", user.isLead());
         model.addAttribute("problems", problems.stream().map(words::say).toList());
         return new ModelAndView(
                 "day/hours", model.asMap(), problems.isEmpty() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
@@ -117,12 +116,8 @@ class HoursController {
     }
 
     private static void leadOnly(SignedIn user) {
-        if (!isLead(user)) {
+        if (!user.isLead()) {
             throw new AccessDeniedException("a lead keeps the hours");
         }
-    }
-
-    private static boolean isLead(SignedIn user) {
-        return user.author().role() == Author.Role.LEAD;
     }
 }

@@ -7,6 +7,7 @@ import app.layette.core.entry.FieldProblem;
 import app.layette.web.account.SignedIn;
 import app.layette.web.shell.TypedText;
 import java.sql.Time;
+import java.time.Clock;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -31,11 +32,17 @@ class Openings {
     private static final int LONGEST_NAME = 60;
     private static final int LONGEST_WAY = 120;
     private static final int MOST_BAYS = 24;
+    /** As a column holds it. */
+    private static final int LONGEST_HOURS = 80;
+
+    private static final int FARTHEST_DAYS = 800;
 
     private final JdbcClient jdbc;
+    private final Clock clock;
 
-    Openings(JdbcClient jdbc) {
+    Openings(JdbcClient jdbc, Clock clock) {
         this.jdbc = jdbc;
+        this.clock = clock;
     }
 
     /** A bay with what it is called. */
@@ -97,12 +104,13 @@ class Openings {
         return new OpenHours(weekly, exceptions);
     }
 
-    /** How many of a point may sign: so many families at once. */
+    /** How many of a point may sign, their certificates not over: so many families at once. */
     @Transactional(readOnly = true)
     int people(UUID point) {
         return jdbc.sql("select count(*) from app_user where point_id = :point and role in ('TECHNICIAN', 'LEAD')"
-                        + " and retired_at is null")
+                        + " and retired_at is null and (certificate_until is null or certificate_until >= :today)")
                 .param("point", point)
+                .param("today", LocalDate.now(clock))
                 .query(Integer.class)
                 .single();
     }
@@ -156,6 +164,11 @@ class Openings {
     List<FieldProblem> except(SignedIn user, String day, String text) {
         try {
             LocalDate on = LocalDate.parse(day.strip());
+            LocalDate today = LocalDate.now(clock);
+            if (on.isBefore(today.minusDays(FARTHEST_DAYS)) || on.isAfter(today.plusDays(FARTHEST_DAYS))) {
+                return List.of(FieldProblem.outside(
+                        "day", day, today.minusDays(FARTHEST_DAYS), today.plusDays(FARTHEST_DAYS)));
+            }
             spans(text);
             jdbc.sql("insert into opening_exception (point_id, day, hours) values (:point, :day, :hours)"
                             + " on conflict (point_id, day) do update set hours = excluded.hours")
@@ -184,9 +197,11 @@ class Openings {
             }
         }
         List<NamedBay> there = bays(user.pointId());
-        boolean twice = there.stream().anyMatch(each -> each.name().equalsIgnoreCase(name));
-        if (twice || there.size() >= MOST_BAYS) {
-            problems.add(FieldProblem.notAmong("bayName", name, "1–" + MOST_BAYS));
+        if (there.stream().anyMatch(each -> each.name().equalsIgnoreCase(name))) {
+            problems.add(new FieldProblem("bayName", name, "BAY_TWICE", "", ""));
+        }
+        if (there.size() >= MOST_BAYS) {
+            problems.add(FieldProblem.outside("bays", there.size() + 1, 1, MOST_BAYS));
         }
         if (problems.isEmpty()) {
             jdbc.sql("insert into bay (id, point_id, name, ward, travel_minutes, place)"
@@ -204,6 +219,9 @@ class Openings {
 
     /** {@code 9:00-12:30, 13:30-17:00} read; nothing is closed. */
     static List<Span> spans(String text) {
+        if (text.strip().length() > LONGEST_HOURS) {
+            throw new IllegalArgumentException("longer than " + LONGEST_HOURS);
+        }
         List<Span> spans = new ArrayList<>();
         for (String part : text.split("[,;]")) {
             if (!part.isBlank()) {

@@ -45,6 +45,9 @@ public record EntryDraft(
             return new Fact.ChildDescribed(
                     unit.rider(), child.born(), child.gestationDays(), child.sex(), child.birthWeight());
         }
+        if (said instanceof Fact.Expected expected) {
+            return new Fact.Expected(unit.rider(), expected.due());
+        }
         if (said instanceof Fact.Weighed weighed) {
             return new Fact.Weighed(unit.rider(), weighed.mass());
         }

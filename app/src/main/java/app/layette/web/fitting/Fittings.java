@@ -313,6 +313,12 @@ public class Fittings {
         }
     }
 
+    /** What keeps it from being handed over; before a birth, and at the bedside, at least that. */
+    private static int blocking(FittingPlan plan) {
+        int shut = plan.gate().blocking().size();
+        return plan.mayHandOver() ? shut : Math.max(1, shut);
+    }
+
     /** What is of the car is of every seat in it: the lists and what comes due follow for all of them. */
     private void refreshBeside(FittingRow changed, Point point, FittingPlan after) {
         if (after.situation().neighbours().units().isEmpty()) {
@@ -648,9 +654,7 @@ public class Fittings {
                 plan.state(),
                 plan.run().current().map(step -> step.key().name()).orElse(null),
                 // What was handed over is not held up by what time has done since: that comes due instead.
-                plan.state() == FittingState.HANDED_OVER
-                        ? 0
-                        : plan.gate().blocking().size(),
+                plan.state() == FittingState.HANDED_OVER ? 0 : blocking(plan),
                 plan.dates().stream()
                         .map(event -> event.earliest().orElse(event.on()))
                         .filter(day -> day.isAfter(plan.situation().today()))

@@ -3,6 +3,7 @@ package app.layette.web.handon;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.Situation;
+import app.layette.core.entry.UnusableEntriesException;
 import app.layette.core.gate.ConclusionState;
 import app.layette.formats.document.HandedOn;
 import app.layette.formats.document.RefusedDocumentException;
@@ -98,6 +99,8 @@ class HandOnController {
             }
         } catch (RefusedDocumentException e) {
             e.problems().forEach(each -> problems.add(each.toString()));
+        } catch (UnusableEntriesException e) {
+            problems.add(words.say("handon.unusable"));
         } catch (RefusedEntryException e) {
             problems.addAll(Fittings.say(e, words));
         }

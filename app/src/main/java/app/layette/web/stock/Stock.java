@@ -1,11 +1,13 @@
 package app.layette.web.stock;
 
 import app.layette.core.condition.Expiry;
+import app.layette.core.entry.Answers;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.PartialDate;
 import app.layette.core.entry.Question;
 import app.layette.core.evidence.SheetStatus;
+import app.layette.core.finding.Weight;
 import app.layette.core.seat.SeatSheet;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
@@ -26,6 +28,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -39,7 +42,13 @@ public class Stock {
             + " washed_on, counted_on, remedied_on, history, no_crash,"
             + " label_photo is not null as has_photo from stock_seat";
     /** How it came here; nothing where nobody knows. */
-    private static final List<String> HISTORIES = List.of("", "OWNED_FROM_NEW", "KNOWN_DONOR");
+    private static final List<String> HISTORIES = Stream.concat(
+                    Stream.of(""),
+                    Answers.to(Question.HISTORY).stream()
+                            .filter(each -> Answers.weight(Question.HISTORY, each)
+                                    .filter(weight -> weight == Weight.HOLDS)
+                                    .isPresent()))
+            .toList();
 
     private static final int LONGEST = 200;
     private static final int LONGEST_SERIAL = 80;

@@ -1,5 +1,6 @@
 package app.layette.web.workbench;
 
+import app.layette.core.fitting.FittingState;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
@@ -72,7 +73,7 @@ class TodayController {
 
     private Row row(Fittings.Listed fitting, Point point, Wording words) {
         boolean open = fitting.state().isUnderWay();
-        boolean ready = open && fitting.blocking() == 0;
+        boolean ready = fitting.state() == FittingState.OPEN && fitting.blocking() == 0;
         String next = !open
                 ? ""
                 : ready

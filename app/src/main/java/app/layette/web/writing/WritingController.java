@@ -5,6 +5,7 @@ import app.layette.core.practice.Practice;
 import app.layette.core.seat.SeatKind;
 import app.layette.formats.document.RefusedDocumentException;
 import app.layette.formats.sheet.FieldForm;
+import app.layette.formats.sheet.Shape;
 import app.layette.formats.sheet.SheetField;
 import app.layette.formats.sheet.SheetFields;
 import app.layette.formats.sheet.SheetGaps;
@@ -23,6 +24,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -163,12 +166,12 @@ class WritingController {
             @PathVariable String id,
             @RequestParam(defaultValue = "") List<String> take,
             @RequestParam Map<String, String> fields) {
-        work(user, id);
+        SheetWork work = work(user, id);
         List<FieldAnswer> answers = new ArrayList<>();
         List<String> problems = new ArrayList<>();
         LabelReader.inASheet(fields, take).forEach((pointer, value) -> {
             SheetField at = SheetFields.at(pointer).orElseThrow();
-            FieldAnswer answer = new FieldAnswer(at, Map.of(FieldForm.ROOT, value, "how", "label"));
+            FieldAnswer answer = new FieldAnswer(at, Map.of(FieldForm.ROOT, besides(work, at, value), "how", "label"));
             answers.add(answer);
             Wording words = viewing.wording(user);
             problems.addAll(answer.said(WritingPage.name(at, words), words));
@@ -181,6 +184,21 @@ class WritingController {
         }
         drafts.change(user.pointId(), id, user.author(), sheet -> answers.forEach(each -> keep(sheet, each, user)));
         return new ModelAndView("redirect:/sheets/writing/" + id);
+    }
+
+    /** A list keeps what it says already: another label of the same model adds to it. */
+    private static String besides(SheetWork work, SheetField at, String value) {
+        if (!(at.shape() instanceof Shape.Several)) {
+            return value;
+        }
+        String there = work.value(at)
+                .map(said -> FieldForm.write(at.shape(), said).getOrDefault(FieldForm.ROOT, ""))
+                .orElse("");
+        return Stream.concat(there.lines(), value.lines())
+                .map(String::strip)
+                .filter(line -> !line.isEmpty())
+                .distinct()
+                .collect(Collectors.joining("\n"));
     }
 
     private void keep(SheetWork sheet, FieldAnswer answer, SignedIn user) {

@@ -16,7 +16,7 @@ import java.util.OptionalInt;
  */
 public record Child(LocalDate born, OptionalInt gestationDays, Optional<Sex> sex, Optional<Mass> birthWeight) {
     /** Forty weeks. */
-    private static final int TERM_DAYS = 280;
+    public static final int TERM_DAYS = 280;
 
     /** Born before this many days is before term (37 weeks). */
     public static final int BEFORE_TERM_DAYS = 259;

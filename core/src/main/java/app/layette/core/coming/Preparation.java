@@ -1,5 +1,6 @@
 package app.layette.core.coming;
 
+import app.layette.core.child.Child;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Optional;
@@ -11,7 +12,6 @@ import java.util.Optional;
  * @param by the day by which it is to be in
  */
 public record Preparation(LocalDate from, LocalDate by) {
-    private static final int TERM_DAYS = 280;
     private static final int A_WEEK = 7;
     /** Completed weeks at which a base is usually fitted. */
     private static final int USUAL_WEEK = 35;
@@ -29,7 +29,7 @@ public record Preparation(LocalDate from, LocalDate by) {
      * @param today nothing is proposed before it
      */
     public static Preparation of(LocalDate due, boolean several, Optional<LocalDate> sooner, LocalDate today) {
-        LocalDate usual = due.minusDays(TERM_DAYS).plusWeeks(several ? SEVERAL_WEEK : USUAL_WEEK);
+        LocalDate usual = due.minusDays(Child.TERM_DAYS).plusWeeks(several ? SEVERAL_WEEK : USUAL_WEEK);
         LocalDate by = sooner.filter(usual::isAfter).orElse(usual);
         LocalDate last = by.isBefore(today) ? today : by;
         LocalDate first = by.minusWeeks(ROOM_WEEKS);
@@ -38,6 +38,6 @@ public record Preparation(LocalDate from, LocalDate by) {
 
     /** Completed weeks of the pregnancy on a day. */
     public static int weeksNow(LocalDate due, LocalDate today) {
-        return Math.max(0, (int) (TERM_DAYS - ChronoUnit.DAYS.between(today, due)) / A_WEEK);
+        return Math.max(0, (int) (Child.TERM_DAYS - ChronoUnit.DAYS.between(today, due)) / A_WEEK);
     }
 }

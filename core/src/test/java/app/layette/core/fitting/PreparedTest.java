@@ -12,6 +12,7 @@ import app.layette.core.entry.Question;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.gate.Required;
+import app.layette.core.measure.Angle;
 import app.layette.core.measure.Mass;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.run.Step;
@@ -77,6 +78,31 @@ class PreparedTest {
                         .mayBePrepared())
                 .as("nobody looked at the level without a child")
                 .isFalse();
+    }
+
+    /** REC-1 and REC-3 before the birth: by the seat's own indicator, as it passes, on level ground. */
+    @ParameterizedTest
+    @CsvSource({
+        "INSIDE, LEVEL, true, PASSED",
+        "OUTSIDE_UPRIGHT, LEVEL, true, FAILED",
+        "OUTSIDE_RECLINED, LEVEL, true, FAILED",
+        "INSIDE, LEAN, true, FAILED",
+        "INSIDE, LEVEL, false, NOT_KNOWN"
+    })
+    void theLevelWithoutAChild(
+            Indicator.Reading reading, String ground, boolean indicatorKnown, ConclusionState.State state) {
+        FittingBuilder fitting = expecting(Method.BASE_FLEXIBLE_ANCHORS);
+        if (!indicatorKnown) {
+            fitting.seat.indicator = null;
+        }
+        if (ground.equals("LEAN")) {
+            fitting.add(new Fact.LeanMeasured("u1", Angle.ofDegrees(6)));
+        }
+        fitting.add(new Fact.LevelRead("u1", Fact.Stage.TIGHT, reading));
+        FittingPlan plan = fitting.plan();
+        assertThat(plan.gate().state(Conclusion.LEVEL_TIGHT).orElseThrow().state())
+                .isEqualTo(state);
+        assertThat(plan.mayBePrepared()).isEqualTo(state == ConclusionState.State.PASSED);
     }
 
     @Test
