@@ -1,5 +1,6 @@
 package app.layette.benchmarks;
 
+import app.layette.core.day.AtWork;
 import app.layette.core.day.Bay;
 import app.layette.core.day.FreeTimes;
 import app.layette.core.day.OpenHours;
@@ -64,7 +65,8 @@ public class FreeTimesBenchmark {
                         new Span(from, from.plusMinutes(MINUTES - 5L * random.nextInt(2)))));
             }
         }
-        times = new FreeTimes(new OpenHours(weekly, Map.of()), bays, BAYS, ZoneId.of("America/Toronto"), taken);
+        times = new FreeTimes(
+                new OpenHours(weekly, Map.of()), bays, AtWork.always(BAYS), ZoneId.of("America/Toronto"), taken);
     }
 
     @Benchmark

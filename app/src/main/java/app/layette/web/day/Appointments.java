@@ -58,12 +58,14 @@ class Appointments {
 
     private final JdbcClient jdbc;
     private final Openings openings;
+    private final Staff staff;
     private final Fittings fittings;
     private final Viewing viewing;
 
-    Appointments(JdbcClient jdbc, Openings openings, Fittings fittings, Viewing viewing) {
+    Appointments(JdbcClient jdbc, Openings openings, Staff staff, Fittings fittings, Viewing viewing) {
         this.jdbc = jdbc;
         this.openings = openings;
+        this.staff = staff;
         this.fittings = fittings;
         this.viewing = viewing;
     }
@@ -209,7 +211,7 @@ class Appointments {
         return new FreeTimes(
                 openings.hours(point.id()),
                 openings.bays(point.id()).stream().map(Openings.NamedBay::core).toList(),
-                openings.people(point.id()),
+                staff.of(point.id()),
                 point.zone(),
                 taken);
     }

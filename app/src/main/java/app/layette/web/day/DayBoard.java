@@ -19,9 +19,12 @@ import java.time.LocalTime;
 import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -34,9 +37,15 @@ class DayBoard implements TodayPlan {
     private static final int TOP = 30;
     private static final int LANE = 118;
     private static final int MOST_NEXT = 12;
+    private static final int MOST_OFFERED = 5;
+    private static final int OFFERED_AHEAD_DAYS = 21;
     private static final LocalTime USUAL_FROM = LocalTime.of(9, 0);
     private static final LocalTime USUAL_TO = LocalTime.of(17, 0);
     private static final int MINUTES_AN_HOUR = 60;
+
+    private static final String YESTERDAY =
+            " where point_id = :point and touched_at >= (cast(:day as timestamp) at time zone :zone)"
+                    + " and touched_at < (cast(:next as timestamp) at time zone :zone)";
 
     private final Appointments appointments;
     private final Openings openings;
@@ -101,9 +110,7 @@ class DayBoard implements TodayPlan {
             List<Gap> gaps = isToday && !bay.ward() ? gaps(point, bay, open, booked, axis, now, words) : List.of();
             lanes.add(new Lane(bay.id().toString(), name(bay, words), TOP + lanes.size() * LANE, here, gaps));
         }
-        List<Card> waiting = appointments.waiting(point.id()).stream()
-                .map(each -> card(point, each, axis, words))
-                .toList();
+        List<Waiting> waiting = waiting(point, bays, axis, words);
         return new Board(
                 day.toString(),
                 words.say(day),
@@ -123,6 +130,55 @@ class DayBoard implements TodayPlan {
                         .sorted(Comparator.comparing(Card::from))
                         .limit(MOST_NEXT)
                         .toList());
+    }
+
+    /** Who waits longest is offered first, and what is offered to one is offered to nobody else. */
+    private List<Waiting> waiting(Point point, List<Openings.NamedBay> bays, Axis axis, Wording words) {
+        List<Waiting> waiting = new ArrayList<>();
+        Set<FreeTimes.Free> offered = new HashSet<>();
+        LocalDate today = viewing.today(point);
+        for (Appointment each : appointments.waiting(point.id())) {
+            Card card = card(point, each, axis, words);
+            Optional<FreeTimes.Free> free = waiting.size() >= MOST_OFFERED
+                    ? Optional.empty()
+                    : appointments
+                            .free(
+                                    point,
+                                    appointments.wish(
+                                            point, each.what(), today, Optional.of(today.plusDays(OFFERED_AHEAD_DAYS))),
+                                    MOST_NEXT * (offered.size() + 1))
+                            .stream()
+                            .filter(time -> offered.stream().noneMatch(other -> clash(other, time)))
+                            .findFirst();
+            free.ifPresent(offered::add);
+            waiting.add(new Waiting(
+                    card,
+                    free.map(time -> time.bay() + " " + time.day() + " "
+                                    + time(time.span().from()))
+                            .orElse(""),
+                    free.map(time -> words.say(
+                                    "day.at",
+                                    Map.of(
+                                            "day",
+                                            Argument.of(time.day()),
+                                            "time",
+                                            Argument.of(time(time.span().from())),
+                                            "bay",
+                                            Argument.of(bays.stream()
+                                                    .filter(bay ->
+                                                            bay.id().toString().equals(time.bay()))
+                                                    .map(bay -> name(bay, words))
+                                                    .findFirst()
+                                                    .orElse("")))))
+                            .orElse("")));
+        }
+        return waiting;
+    }
+
+    private static boolean clash(FreeTimes.Free one, FreeTimes.Free other) {
+        return one.bay().equals(other.bay())
+                && one.day().equals(other.day())
+                && one.span().overlaps(other.span());
     }
 
     static String name(Openings.NamedBay bay, Wording words) {
@@ -251,13 +307,13 @@ class DayBoard implements TodayPlan {
 
     /** What came of the day before, in a sentence; empty where nothing was done. */
     private String yesterday(Point point, LocalDate day, Wording words) {
-        return jdbc.sql("select count(*) as fittings, count(*) filter (where state = 'HANDED_OVER') as over,"
+        Object[] spanOf = {day.atStartOfDay(), day.plusDays(1).atStartOfDay()};
+        String counted = jdbc.sql("select count(*) as fittings, count(*) filter (where state = 'HANDED_OVER') as over,"
                         + " count(*) filter (where state = 'LEFT_WITH_OPEN_FINDINGS') as left_open from fitting"
-                        + " where point_id = :point and touched_at >= (cast(:day as timestamp) at time zone :zone)"
-                        + " and touched_at < (cast(:next as timestamp) at time zone :zone)")
+                        + YESTERDAY)
                 .param("point", point.id())
-                .param("day", day.atStartOfDay())
-                .param("next", day.plusDays(1).atStartOfDay())
+                .param("day", spanOf[0])
+                .param("next", spanOf[1])
                 .param("zone", point.zone().getId())
                 .query((row, number) -> row.getInt("fittings") == 0
                         ? ""
@@ -271,5 +327,32 @@ class DayBoard implements TodayPlan {
                                         "open",
                                         Argument.of(row.getInt("left_open")))))
                 .single();
+        return counted.isEmpty() ? "" : counted + often(point, spanOf, words);
+    }
+
+    /** What was most often found wrong on arrival that day; empty where nothing was. */
+    private String often(Point point, Object[] spanOf, Wording words) {
+        return jdbc.sql("select e.document -> 'fact' ->> 'misuse' as misuse, count(*) as times from fitting f"
+                        + " join entry e on e.fitting_id = f.record_id" + YESTERDAY.replace(" point_id", " f.point_id")
+                        + " and e.document -> 'fact' ->> 'kind' = 'misuseFound' group by 1 order by 2 desc, 1 limit 1")
+                .param("point", point.id())
+                .param("day", spanOf[0])
+                .param("next", spanOf[1])
+                .param("zone", point.zone().getId())
+                .query((row, number) -> " "
+                        + words.say(
+                                "day.foundMost",
+                                Map.of(
+                                        "misuse",
+                                        new Argument.OfKey("misuse." + constant(row.getString("misuse"))),
+                                        "times",
+                                        Argument.of(row.getInt("times")))))
+                .optional()
+                .orElse("");
+    }
+
+    /** A constant as an entry's document spells it. */
+    private static String constant(String spelled) {
+        return spelled.replaceAll("([a-z0-9])([A-Z])", "$1_$2").toUpperCase(Locale.ROOT);
     }
 }

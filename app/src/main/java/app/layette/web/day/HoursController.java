@@ -2,6 +2,7 @@ package app.layette.web.day;
 
 import app.layette.core.day.OpenHours;
 import app.layette.core.entry.FieldProblem;
+import app.layette.core.finding.Argument;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
@@ -26,10 +27,12 @@ import org.springframework.web.servlet.ModelAndView;
 @RequestMapping("/hours")
 class HoursController {
     private final Openings openings;
+    private final Staff staff;
     private final Viewing viewing;
 
-    HoursController(Openings openings, Viewing viewing) {
+    HoursController(Openings openings, Staff staff, Viewing viewing) {
         this.openings = openings;
+        this.staff = staff;
         this.viewing = viewing;
     }
 
@@ -38,6 +41,15 @@ class HoursController {
 
     /** A day that is otherwise. */
     public record Otherwise(String day, String hours) {}
+
+    /** A day of the week on which somebody works or does not. */
+    public record Works(int number, String name, boolean there) {}
+
+    /** Days off. */
+    public record OffLine(String from, String words) {}
+
+    /** Somebody who may sign. */
+    public record PersonLine(String id, String name, List<Works> days, String until, List<OffLine> away) {}
 
     /** A bay. */
     public record BayLine(String name, boolean ward, int travel) {}
@@ -72,11 +84,77 @@ class HoursController {
                 openings.bays(user.pointId()).stream()
                         .map(bay -> new BayLine(DayBoard.name(bay, words), bay.ward(), bay.travel()))
                         .toList());
+        model.addAttribute(
+                "people",
+                staff.signing(user.pointId()).stream()
+                        .map(each -> line(each, words))
+                        .toList());
         model.addAttribute("typed", typed);
         model.addAttribute("lead", user.isLead());
         model.addAttribute("problems", problems.stream().map(words::say).toList());
         return new ModelAndView(
                 "day/hours", model.asMap(), problems.isEmpty() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
+    private static PersonLine line(Staff.Signing of, Wording words) {
+        return new PersonLine(
+                of.id().toString(),
+                of.name(),
+                Arrays.stream(DayOfWeek.values())
+                        .map(day -> new Works(
+                                day.getValue(),
+                                day.getDisplayName(TextStyle.SHORT, words.locale()),
+                                of.days().contains(day)))
+                        .toList(),
+                of.until()
+                        .map(day -> words.say("day.signsUntil", Map.of("day", Argument.of(day))))
+                        .orElse(""),
+                of.away().stream()
+                        .map(off -> new OffLine(
+                                off.from().toString(),
+                                off.from().equals(off.to())
+                                        ? words.say(off.from())
+                                        : words.say(off.from()) + " – " + words.say(off.to())))
+                        .toList());
+    }
+
+    /** On which days of the week somebody works. */
+    @PostMapping("/people")
+    ModelAndView works(
+            @AuthenticationPrincipal SignedIn user,
+            @RequestParam(defaultValue = "") String person,
+            @RequestParam(defaultValue = "") List<Integer> weekdays,
+            Model model) {
+        leadOnly(user);
+        return after(user, staff.works(user, person, weekdays), Map.of(), model);
+    }
+
+    /** When somebody is not here. */
+    @PostMapping("/away")
+    ModelAndView away(@AuthenticationPrincipal SignedIn user, @RequestParam Map<String, String> fields, Model model) {
+        leadOnly(user);
+        List<FieldProblem> problems = staff.away(
+                user,
+                fields.getOrDefault("person", ""),
+                fields.getOrDefault("awayFrom", ""),
+                fields.getOrDefault("awayTo", ""));
+        return after(user, problems, fields, model);
+    }
+
+    /** They are here after all. */
+    @PostMapping("/back")
+    ModelAndView back(
+            @AuthenticationPrincipal SignedIn user,
+            @RequestParam(defaultValue = "") String person,
+            @RequestParam(defaultValue = "") String from,
+            Model model) {
+        leadOnly(user);
+        staff.backAgain(user, person, from);
+        return after(user, List.of(), Map.of(), model);
+    }
+
+    private ModelAndView after(SignedIn user, List<FieldProblem> problems, Map<String, String> typed, Model model) {
+        return problems.isEmpty() ? new ModelAndView("redirect:/hours") : shown(user, typed, problems, model);
     }
 
     @PostMapping

@@ -24,7 +24,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** When a fitting point is open, which bays it has, and how many there may sign. */
+/** When a fitting point is open, and which bays it has. */
 @Service
 class Openings {
     private static final Span USUAL = new Span(LocalTime.of(9, 0), LocalTime.of(17, 0));
@@ -102,17 +102,6 @@ class Openings {
                     exceptions.put(row.getObject("day", LocalDate.class), spans(row.getString("hours")));
                 });
         return new OpenHours(weekly, exceptions);
-    }
-
-    /** How many of a point may sign, their certificates not over: so many families at once. */
-    @Transactional(readOnly = true)
-    int people(UUID point) {
-        return jdbc.sql("select count(*) from app_user where point_id = :point and role in ('TECHNICIAN', 'LEAD')"
-                        + " and retired_at is null and (certificate_until is null or certificate_until >= :today)")
-                .param("point", point)
-                .param("today", LocalDate.now(clock))
-                .query(Integer.class)
-                .single();
     }
 
     /**

@@ -113,6 +113,7 @@ class DueController {
             @RequestParam(defaultValue = "") String what,
             @RequestParam(defaultValue = "") String family,
             @RequestParam(defaultValue = "") String by,
+            @RequestParam(defaultValue = "") String person,
             HttpServletRequest request,
             Model model) {
         Point point = viewing.point(user);
@@ -122,6 +123,7 @@ class DueController {
         String wanted = family.strip().toLowerCase(Locale.ROOT);
         List<DueItems.Item> found = all.stream()
                 .filter(item -> what.isEmpty() || item.what().equals(what))
+                .filter(item -> person.isEmpty() || item.person().equals(person))
                 .filter(item -> (item.child() + " " + item.reference())
                         .toLowerCase(Locale.ROOT)
                         .contains(wanted))
@@ -133,6 +135,8 @@ class DueController {
         model.addAttribute("together", together);
         model.addAttribute("kinds", kinds(all, what, words));
         model.addAttribute("what", what);
+        model.addAttribute("people", people(all, person));
+        model.addAttribute("person", person);
         model.addAttribute("family", family.strip());
         Page<DueItems.Item> shown = Page.of(found, page, MOST_SHOWN);
         List<DueItems.Item> open = shown.items();
@@ -178,6 +182,20 @@ class DueController {
                         each.getValue(),
                         each.getKey().equals(chosen)))
                 .sorted(Comparator.comparing(Kind::says))
+                .toList();
+    }
+
+    /** Somebody who has things to see to, and how many. */
+    public record Seeing(String person, long count, boolean chosen) {}
+
+    private static List<Seeing> people(List<DueItems.Item> all, String chosen) {
+        return all.stream()
+                .filter(item -> !item.person().isEmpty())
+                .collect(Collectors.groupingBy(DueItems.Item::person, TreeMap::new, Collectors.counting()))
+                .entrySet()
+                .stream()
+                .map(each ->
+                        new Seeing(each.getKey(), each.getValue(), each.getKey().equals(chosen)))
                 .toList();
     }
 

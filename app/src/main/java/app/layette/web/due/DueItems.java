@@ -19,7 +19,7 @@ import org.springframework.stereotype.Repository;
 class DueItems {
     private static final String COLUMNS =
             "select i.fitting_id, coalesce(f.child_name, a.child_name) as child, a.reference, i.what, i.earliest,"
-                    + " i.likely, i.latest, i.every, i.done, i.hidden_until, r.last_seq as revision from due_item i join fitting f on f.id = i.fitting_id"
+                    + " i.likely, i.latest, i.every, i.done, i.hidden_until, i.person, r.last_seq as revision from due_item i join fitting f on f.id = i.fitting_id"
                     + " join fitting r on r.id = f.record_id join family a on a.id = f.family_id";
     /** A newer fitting of this child in the same restraint and car tells what comes next; the older one is history. */
     private static final String NOT_TAKEN_OVER =
@@ -34,6 +34,7 @@ class DueItems {
      * @param done whether it was done
      * @param hiddenUntil the day until which it is put off; {@code null} where it is not
      * @param every how long after it was done it comes again, as an ISO 8601 period; {@code null} for what comes once
+     * @param person who has to see to it, as they sign in
      * @param revision grows with each change of the fitting
      */
     record Item(
@@ -47,6 +48,7 @@ class DueItems {
             String every,
             boolean done,
             LocalDate hiddenUntil,
+            String person,
             int revision) {
         Optional<Period> period() {
             return Optional.ofNullable(every).map(Period::parse);
@@ -82,7 +84,7 @@ class DueItems {
         for (Item item : items) {
             jdbc.sql(
                             "insert into due_item (fitting_id, point_id, what, earliest, likely, latest, every, done,"
-                                    + " hidden_until) values (:fitting, :point, :what, :earliest, :likely, :latest, :every, :done, :hidden)")
+                                    + " hidden_until, person) values (:fitting, :point, :what, :earliest, :likely, :latest, :every, :done, :hidden, :person)")
                     .param("fitting", fitting)
                     .param("point", point)
                     .param("what", item.what())
@@ -92,6 +94,7 @@ class DueItems {
                     .param("every", item.every(), Types.VARCHAR)
                     .param("done", item.done())
                     .param("hidden", item.hiddenUntil(), Types.DATE)
+                    .param("person", item.person())
                     .update();
         }
     }

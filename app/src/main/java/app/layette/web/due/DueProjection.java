@@ -1,5 +1,7 @@
 package app.layette.web.due;
 
+import app.layette.core.entry.Author;
+import app.layette.core.entry.Entry;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fitting.DatedEvent;
 import app.layette.core.fitting.FittingPlan;
@@ -15,6 +17,7 @@ import app.layette.web.stock.Stock;
 import java.time.LocalDate;
 import java.time.Period;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
@@ -61,8 +64,9 @@ class DueProjection {
     /** Writes what comes due from a plan and from what was done since. */
     private void project(UUID fitting, UUID point, FittingPlan plan) {
         List<DueItems.Mark> marks = items.marks(List.of(fitting));
+        String person = whoSeesToIt(plan);
         List<DueItems.Item> due = events(fitting, plan, viewing.point(point)).stream()
-                .map(event -> item(fitting, event, marks))
+                .map(event -> item(fitting, event, marks, person))
                 .distinct()
                 .toList();
         items.replace(fitting, point, due);
@@ -88,6 +92,20 @@ class DueProjection {
         return events;
     }
 
+    /** The last who may sign and entered something; where nobody did, who entered last. */
+    private static String whoSeesToIt(FittingPlan plan) {
+        List<Author> authors = plan.situation().everything().stream()
+                .sorted(Comparator.comparingInt(Entry::seq).reversed())
+                .map(Entry::by)
+                .toList();
+        return authors.stream()
+                .filter(author -> author.role() != Author.Role.TRAINEE)
+                .findFirst()
+                .or(() -> authors.stream().findFirst())
+                .map(Author::id)
+                .orElse("");
+    }
+
     private LocalDate arrived(SheetVersion sheet, FittingPlan plan, Point point) {
         return shelf.arrived(point.id(), sheet)
                 .map(at -> at.atZone(point.zone()).toLocalDate())
@@ -95,7 +113,7 @@ class DueProjection {
     }
 
     /** What comes again counts from the day on which it was last done; what comes once is done when that day was. */
-    private static DueItems.Item item(UUID fitting, DatedEvent event, List<DueItems.Mark> marks) {
+    private static DueItems.Item item(UUID fitting, DatedEvent event, List<DueItems.Mark> marks, String person) {
         List<DueItems.Mark> about =
                 marks.stream().filter(mark -> mark.what().equals(event.key())).toList();
         LocalDate on = about.stream()
@@ -121,6 +139,7 @@ class DueProjection {
                         .filter(Objects::nonNull)
                         .max(LocalDate::compareTo)
                         .orElse(null),
+                person,
                 0);
     }
 }

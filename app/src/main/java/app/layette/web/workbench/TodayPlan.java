@@ -30,7 +30,7 @@ public interface TodayPlan {
             String nowWords,
             List<Tick> ticks,
             List<Lane> lanes,
-            List<Card> waiting,
+            List<Waiting> waiting,
             String yesterday,
             List<Card> next) {}
 
@@ -61,6 +61,14 @@ public interface TodayPlan {
             String mark,
             String state,
             boolean over) {}
+
+    /**
+     * A family on the waiting list.
+     *
+     * @param time what has come free for it, as the form that moves an appointment sends it; empty where nothing has
+     * @param words that time in words
+     */
+    record Waiting(Card card, String time, String words) {}
 
     /** Free from now on, for somebody who walks in. */
     record Gap(String address, int x, int width, String until, String fits) {}

@@ -302,6 +302,95 @@ class DayIT {
         }
     }
 
+    /** The ward has a place and a way of its own; a follow-up goes into the bay beside a family that is being fitted. */
+    @Test
+    void theWardAndAFollowUpBesideAnotherFamily() {
+        LocalDate day = LocalDate.now(ZONE).plusDays(16);
+        try (Desk desk = new Desk(app.address(), 1280, 900)) {
+            desk.signIn("marit");
+            String beside = book(desk, "FULL", "Cordelia", "W-7011", "", day.toString());
+            String followUp = book(desk, "FOLLOW_UP", "Dorothea", "W-7012", "", day.toString());
+            assertThat(row(followUp, "from_time")).isEqualTo(row(beside, "from_time"));
+            assertThat(row(followUp, "bay_id")).isNotEqualTo(row(beside, "bay_id"));
+            String ward = book(desk, "BEDSIDE", "Evander", "W-7013", "", day.toString());
+            assertThat(app.ask("select b.ward from bay b join appointment a on a.bay_id = b.id where a.id = '" + ward
+                            + "'"))
+                    .isEqualTo("t");
+            assertThat(row(ward, "from_time"))
+                    .as("the way there lies inside the hours")
+                    .isNotEqualTo("09:00:00");
+            desk.page().click("text=They are here");
+            desk.page().waitForLoadState();
+            assertThat(row(ward, "state")).isEqualTo("CAME");
+            desk.isQuiet();
+        }
+    }
+
+    /** A full day, somebody waits; a time comes free and is offered where they wait; days off take a person from the day. */
+    @Test
+    void aFreedTimeIsOfferedToWhoWaits() {
+        try (Desk desk = new Desk(app.address(), 1280, 900)) {
+            desk.signIn("ilse").open("/appointments/new");
+            Page page = desk.page();
+            page.check("[name=what][value=FULL]");
+            page.fill("[name=called]", "Florentine");
+            page.fill("[name=reference]", "W-7021");
+            page.check("[name=time][value='']");
+            page.click("text=Book it");
+            page.waitForURL(APPOINTMENT);
+            String id = page.url().replaceAll(".*/appointments/", "");
+            assertThat(row(id, "state")).isEqualTo("WAITING");
+            desk.open("/");
+            Locator offer = page.locator("li:has-text('Florentine') button");
+            assertThat(offer.textContent()).contains("Free now");
+            desk.isAccessible("somebody waits");
+            offer.click();
+            page.waitForURL(APPOINTMENT);
+            assertThat(row(id, "state")).isEqualTo("BOOKED");
+
+            desk.open("/hours");
+            LocalDate off = LocalDate.now(ZONE).plusDays(23);
+            page.selectOption("select[name=person]", new com.microsoft.playwright.options.SelectOption().setIndex(0));
+            page.fill("[name=awayFrom]", off.plusDays(1).toString());
+            page.fill("[name=awayTo]", off.toString());
+            page.click("text=Not here then");
+            assertThat(page.textContent("[role=alert]")).contains(off.toString(), "Away until");
+            assertThat(page.inputValue("[name=awayFrom]"))
+                    .isEqualTo(off.plusDays(1).toString());
+            page.fill("[name=awayTo]", off.plusDays(2).toString());
+            page.click("text=Not here then");
+            assertThat(page.textContent(".at-work")).contains("away");
+            page.locator(".at-work li")
+                    .first()
+                    .locator("[name=weekdays]")
+                    .last()
+                    .uncheck();
+            page.locator(".at-work li")
+                    .first()
+                    .locator("form[action$=people] button")
+                    .click();
+            assertThat(page.locator(".at-work li")
+                            .first()
+                            .locator("[name=weekdays]")
+                            .last()
+                            .isChecked())
+                    .isFalse();
+            page.click("text=here after all");
+            assertThat(page.textContent(".at-work")).doesNotContain("away");
+            page.locator(".at-work li")
+                    .first()
+                    .locator("[name=weekdays]")
+                    .last()
+                    .check();
+            page.locator(".at-work li")
+                    .first()
+                    .locator("form[action$=people] button")
+                    .click();
+            desk.isAccessible("who may sign, and when");
+            desk.forgive();
+        }
+    }
+
     @Test
     void aLeadKeepsTheHours() {
         try (Desk desk = new Desk(app.address(), 1280, 900)) {

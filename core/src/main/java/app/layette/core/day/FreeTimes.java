@@ -21,7 +21,8 @@ public final class FreeTimes {
 
     private final OpenHours hours;
     private final List<Bay> bays;
-    private final int people;
+    private final AtWork people;
+    private final Map<LocalDate, Integer> there = new HashMap<>();
     private final ZoneId zone;
     /** Days on which the clock goes on as it is, as far as they were asked about. */
     private final Map<LocalDate, Boolean> unchanged = new HashMap<>();
@@ -41,9 +42,9 @@ public final class FreeTimes {
     /**
      * What a point has.
      *
-     * @param people how many there are who may sign: no more families than that at once
+     * @param people who may sign: no more families at once than are there that day
      */
-    public FreeTimes(OpenHours hours, List<Bay> bays, int people, ZoneId zone, List<Taken> taken) {
+    public FreeTimes(OpenHours hours, List<Bay> bays, AtWork people, ZoneId zone, List<Taken> taken) {
         this.hours = hours;
         this.bays = List.copyOf(bays);
         this.people = people;
@@ -138,26 +139,27 @@ public final class FreeTimes {
         Span whole = withWays(bays.get(bay), span);
         for (Span each : open) {
             if (each.holds(whole)) {
-                return people > 0 && hasRoom(bay, taken.getOrDefault(day, List.of()), whole);
+                int signing = there.computeIfAbsent(day, people::on);
+                return signing > 0 && hasRoom(bay, taken.getOrDefault(day, List.of()), whole, signing);
             }
         }
         return false;
     }
 
     /** Nobody has the bay then, and at no moment of it are as many under way elsewhere as there are people. */
-    private boolean hasRoom(int bay, List<Busy> busy, Span whole) {
+    private static boolean hasRoom(int bay, List<Busy> busy, Span whole, int signing) {
         for (Busy other : busy) {
             if (other.bay() == bay && other.whole().overlaps(whole)) {
                 return false;
             }
         }
         // Most are under way at once where the time, or one of them, begins.
-        if (underWay(busy, whole.from()) >= people) {
+        if (underWay(busy, whole.from()) >= signing) {
             return false;
         }
         for (Busy other : busy) {
             LocalTime from = other.whole().from();
-            if (from.isAfter(whole.from()) && from.isBefore(whole.to()) && underWay(busy, from) >= people) {
+            if (from.isAfter(whole.from()) && from.isBefore(whole.to()) && underWay(busy, from) >= signing) {
                 return false;
             }
         }

@@ -11,7 +11,9 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -38,11 +40,32 @@ class FreeTimesTest {
     }
 
     private static FreeTimes times(int people, Taken... taken) {
-        return new FreeTimes(nineToFive(), BAYS, people, ZONE, List.of(taken));
+        return new FreeTimes(nineToFive(), BAYS, AtWork.always(people), ZONE, List.of(taken));
     }
 
     private static Wish wish(int minutes, boolean ward, String notBefore) {
         return new Wish(minutes, ward, MONDAY, LocalTime.parse(notBefore), MONDAY.plusDays(20));
+    }
+
+    @Test
+    void nobodyIsFittedOnADayOnWhichNobodyIsThereToSign() {
+        AtWork.Person mondays = new AtWork.Person(Set.of(DayOfWeek.MONDAY), Optional.empty(), List.of());
+        AtWork.Person away = new AtWork.Person(
+                Set.of(DayOfWeek.values()),
+                Optional.of(MONDAY.plusDays(8)),
+                List.of(new AtWork.Away(MONDAY, MONDAY.plusDays(7))));
+        AtWork people = new AtWork(List.of(mondays, away));
+        assertThat(people.on(MONDAY)).isEqualTo(1);
+        assertThat(people.on(MONDAY.plusDays(2))).isZero();
+        assertThat(people.on(MONDAY.plusDays(7))).as("the last day off counts").isEqualTo(1);
+        assertThat(people.on(MONDAY.plusDays(8)))
+                .as("the certificate's last day")
+                .isEqualTo(1);
+        assertThat(people.on(MONDAY.plusDays(9))).as("the certificate is over").isZero();
+        FreeTimes times = new FreeTimes(nineToFive(), BAYS, people, ZONE, List.of());
+        assertThat(times.search(new Wish(60, false, MONDAY.plusDays(1), LocalTime.MIN, MONDAY.plusDays(20)), 1))
+                .extracting(FreeTimes.Free::day)
+                .containsExactly(MONDAY.plusDays(7));
     }
 
     @Test
@@ -95,7 +118,7 @@ class FreeTimesTest {
     void theChangesOfTheClock(String zone, LocalDate day, LocalTime around) {
         ZoneId place = ZoneId.of(zone);
         OpenHours always = new OpenHours(Map.of(), Map.of(day, List.of(span("00:00", "08:00"))));
-        FreeTimes times = new FreeTimes(always, List.of(BAYS.get(0)), 1, place, List.of());
+        FreeTimes times = new FreeTimes(always, List.of(BAYS.get(0)), AtWork.always(1), place, List.of());
         List<FreeTimes.Free> all = times.search(new Wish(60, false, day, LocalTime.MIN, day), 100);
         assertThat(all).isNotEmpty().allSatisfy(free -> {
             assertThat(place.getRules().getValidOffsets(day.atTime(free.span().from())))
@@ -124,8 +147,8 @@ class FreeTimesTest {
                     MONDAY.plusDays(random.nextInt(6)),
                     LocalTime.MIN,
                     MONDAY.plusDays(30));
-            List<FreeTimes.Free> free =
-                    new FreeTimes(nineToFive(), BAYS, 2, ZONE, taken).search(wish, 1 + random.nextInt(4));
+            List<FreeTimes.Free> free = new FreeTimes(nineToFive(), BAYS, AtWork.always(2), ZONE, taken)
+                    .search(wish, 1 + random.nextInt(4));
             free.stream()
                     .reduce((one, other) -> other)
                     .ifPresent(last -> taken.add(new Taken(last.bay(), last.day(), last.span())));

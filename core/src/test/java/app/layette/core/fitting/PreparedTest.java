@@ -3,6 +3,7 @@ package app.layette.core.fitting;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.core.coming.Preparation;
+import app.layette.core.drawing.side.SideView;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Author;
 import app.layette.core.entry.Fact;
@@ -123,6 +124,21 @@ class PreparedTest {
         FittingBuilder fitting = expecting(Method.BASE_FLEXIBLE_ANCHORS);
         fitting.add(How.MEASURED, new Author("pim", Author.Role.TRAINEE), fitting.lastSeq(), new Fact.Prepared("u1"));
         assertThat(fitting.plan().state()).isEqualTo(FittingState.OPEN);
+    }
+
+    @Test
+    void nobodyIsDrawnInASeatBeforeTheBirth() {
+        assertThat(skin(prepared().plan())).isZero();
+        assertThat(skin(prepared()
+                        .add(new Fact.ChildDescribed("r1", FittingBuilder.TODAY, 266, null, Mass.ofGrams(2900)))
+                        .plan()))
+                .isPositive();
+    }
+
+    private static long skin(FittingPlan plan) {
+        return SideView.of(plan.situation()).shapes().stream()
+                .filter(shape -> shape.toString().contains("SKIN"))
+                .count();
     }
 
     /** With the birth the same record goes on: everything that needs a child is asked, and the level is looked at anew. */

@@ -28,7 +28,7 @@ public final class SideView {
 
     private SideView() {}
 
-    /** Draws the restraint at the setting it stands at, with the child in. */
+    /** Draws the restraint at the setting it stands at, with the child in it once it is born. */
     public static Drawing of(Situation situation) {
         return of(situation, Optional.empty());
     }
@@ -59,7 +59,10 @@ public final class SideView {
             }
             sketch.group(Part.CARRIER, () -> {
                 seat.drawShell();
-                new RiderFigure(sketch, ChildFigure.of(situation), seat).draw();
+                // Before the birth nobody lies in it.
+                if (situation.expected().isEmpty()) {
+                    new RiderFigure(sketch, ChildFigure.of(situation), seat).draw();
+                }
                 if (setup.method() != Method.CONVERTIBLE_BELT && setup.method() != Method.CONVERTIBLE_ANCHORS) {
                     seat.drawHandle();
                 }
