@@ -70,19 +70,19 @@ public record Advised(Reads reads, boolean looksFirst, double slack, double take
     }
 
     @Override
-    public Outcome search(TrialCar car, TrialBand band) {
+    public Outcome search(SearchedCar car, TrialBand band) {
         return new Hand(car, band).search();
     }
 
     private final class Hand {
-        private final TrialCar car;
+        private final SearchedCar car;
         private final TrialBand band;
         private final ReclineModel model;
         private Learned learned;
         private RuledOut ruledOut = RuledOut.NOTHING;
         private int wrongWay;
 
-        Hand(TrialCar car, TrialBand band) {
+        Hand(SearchedCar car, TrialBand band) {
             this.car = car;
             this.band = band;
             Tightening usual = Tightening.usual(

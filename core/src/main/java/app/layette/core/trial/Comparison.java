@@ -3,6 +3,7 @@ package app.layette.core.trial;
 import app.layette.core.trial.Search.Outcome;
 import java.util.Arrays;
 import java.util.Random;
+import java.util.function.Function;
 
 /** Runs ways of searching over the same random cars. */
 public final class Comparison {
@@ -45,6 +46,15 @@ public final class Comparison {
      * @param spread how much wider than assumed the true values scatter; 1 for as assumed
      */
     public Result run(Search search, TrialBand band, double spread) {
+        return run(search, band, spread, car -> car);
+    }
+
+    /**
+     * Searches in every car by other hands.
+     *
+     * @param hands plays each car
+     */
+    public Result run(Search search, TrialBand band, double spread, Function<TrialCar, SearchedCar> hands) {
         int[] cycles = new int[cars];
         int first = 0;
         int most = 0;
@@ -54,7 +64,7 @@ public final class Comparison {
         for (int i = 0; i < cars; i++) {
             // Each car has a seed of its own, so that every search meets the same cars whatever it does in them.
             TrialCar car = TrialCar.random(band, spread, new Random(seed * 1_000_003 + i));
-            Outcome outcome = search.search(car, band);
+            Outcome outcome = search.search(hands.apply(car), band);
             cycles[i] = outcome.cycles();
             first += outcome.firstTightening() ? 1 : 0;
             found += outcome.inBand() ? 1 : 0;

@@ -5,7 +5,7 @@ import app.layette.core.measure.Angle;
 /** A way of searching for the setting. */
 public interface Search {
     /** Searches until the child rides inside the band, or gives up. */
-    Outcome search(TrialCar car, TrialBand band);
+    Outcome search(SearchedCar car, TrialBand band);
 
     /**
      * How a search went.

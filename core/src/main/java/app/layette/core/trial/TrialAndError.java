@@ -8,7 +8,7 @@ public final class TrialAndError implements Search {
     private static final int GIVES_UP = 15;
 
     @Override
-    public Outcome search(TrialCar car, TrialBand band) {
+    public Outcome search(SearchedCar car, TrialBand band) {
         var lifts = car.seat().lifts();
         int step = lifts.size() - 1;
         int cycles = 1;
@@ -28,7 +28,7 @@ public final class TrialAndError implements Search {
         }
     }
 
-    private static boolean isAbove(TrialCar car, TrialBand band, int step) {
+    private static boolean isAbove(SearchedCar car, TrialBand band, int step) {
         var seen = car.seen(car.press(car.seat().lifts().get(step)));
         return !band.isBelow(seen) && !band.contains(seen);
     }

@@ -17,7 +17,7 @@ import java.util.Random;
  * A seat at a place in a car, with true values that nobody knows. Pressing and tightening give what is so; the foam keeps
  * its memory between them.
  */
-public final class TrialCar {
+public final class TrialCar implements SearchedCar {
     private static final double[] CLASSES = {8, 15, 15, 30};
 
     private final TrialSeat seat;
@@ -78,52 +78,80 @@ public final class TrialCar {
         return seat.lifts().stream().skip(step + 1L).noneMatch(lift -> band.contains(usually(lift)));
     }
 
+    /** A lift that usually lands inside the band. */
+    public Length usualLift(TrialBand band) {
+        return seat.lifts().stream()
+                .filter(lift -> band.contains(usually(lift)))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Override
     public TrialSeat seat() {
         return seat;
     }
 
-    /** γ as the vehicle sheet says. */
+    @Override
     public Angle sheetSlope() {
         return sheetSlope;
     }
 
-    /** The cushion as its class says. */
+    @Override
     public Cushion nominalCushion() {
         return Cushion.even(nominal);
     }
 
-    /** The recline while it is pressed at a step. */
+    @Override
     public Angle press(Length lift) {
         Stages stages = tightening.stages(List.of(press()), foam);
         foam = stages.foam();
         return angle(lift, stages.pressed().depths());
     }
 
-    /** The recline with the child in, after it was pressed and tightened at a step. */
+    @Override
     public Angle tighten(Length lift) {
         Stages stages = tightening.stages(List.of(press()), foam);
         foam = stages.foam();
         return angle(lift, stages.child().depths());
     }
 
-    /** No two presses of a hand are the same. */
     private Press press() {
+        return aPress(random);
+    }
+
+    /** A press of a hand over the middle; no two are the same. */
+    public static Press aPress(Random random) {
         double force = Math.max(80, 300 + 75 * random.nextGaussian());
         double at = Math.max(0, Math.min(1, 0.5 + 0.10 * random.nextGaussian()));
         return new Press(Force.ofNewtons(force), at, Force.ofNewtons(50));
+    }
+
+    /** Its true geometry, for whoever plays the car. */
+    public ReclineGeometry truth() {
+        return truth;
+    }
+
+    /** How its true cushion gives, for whoever plays the car. */
+    public Tightening tightening() {
+        return tightening;
+    }
+
+    /** N/mm of the cushion's class: 8 soft, 15 medium, 30 firm. */
+    public double nominal() {
+        return nominal;
     }
 
     private Angle angle(Length lift, Depths depths) {
         return truth.recline(lift, Angle.ZERO, Angle.ZERO, depths);
     }
 
-    /** A number that somebody reads, 1 sd of 1°. */
-    Angle number(Angle truth) {
+    @Override
+    public Angle number(Angle truth) {
         return Angle.ofDegrees(truth.degrees() + random.nextGaussian());
     }
 
-    /** A truth as the eye places it among the borders of zones, 1 sd of 0.3°. */
-    Angle seen(Angle truth) {
+    @Override
+    public Angle seen(Angle truth) {
         return Angle.ofDegrees(truth.degrees() + 0.3 * random.nextGaussian());
     }
 }

@@ -23,7 +23,7 @@ public record Depths(double footEndMm, double headEndMm) {
     }
 
     /** Depth under a point of the base, straight between its ends. */
-    double at(double fraction) {
+    public double at(double fraction) {
         return (1 - fraction) * footEndMm + fraction * headEndMm;
     }
 

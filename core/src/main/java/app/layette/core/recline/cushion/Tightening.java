@@ -101,7 +101,13 @@ public record Tightening(Cushion cushion, double pullAt, Load alone, Load loaded
         return cushion.under(hand * (1 - press.at()) + pull * (1 - pullAt), hand * press.at() + pull * pullAt);
     }
 
-    private Held held(Depths foam, double lockDepth, Load load) {
+    /** Set down and held by nothing but its weight, on foam that keeps something of earlier work. */
+    public Held resting(Depths foam, Load load) {
+        return new Held(foam.plus(load.on(cushion)), Force.ZERO);
+    }
+
+    /** Held by belt or strap at a depth. */
+    public Held held(Depths foam, double lockDepth, Load load) {
         Depths by = foam.plus(load.on(cushion));
         Depths perNewton = cushion.under(1 - pullAt, pullAt);
         double give = perNewton.at(pullAt);

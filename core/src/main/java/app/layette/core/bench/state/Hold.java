@@ -1,0 +1,192 @@
+package app.layette.core.bench.state;
+
+import app.layette.core.measure.Angle;
+import app.layette.core.measure.Length;
+import app.layette.core.recline.ReclineGeometry;
+import app.layette.core.recline.cushion.Depths;
+import app.layette.core.recline.cushion.Load;
+import app.layette.core.recline.cushion.Press;
+import app.layette.core.recline.cushion.Tightening;
+import app.layette.core.recline.cushion.Tightening.Held;
+import app.layette.core.recline.cushion.Tightening.Stages;
+import java.util.List;
+
+/**
+ * How the restraint is held on the cushion: what the foam keeps, how much webbing there is, and what follows for its angle
+ * and its movement. The forces are those of {@link Tightening} (handbook, section 6).
+ *
+ * @param cushion how the true cushion gives
+ * @param geometry the true one
+ * @param lifts ℓ of the device's settings, lowest first; one of 0 mm where there is no device
+ * @param step index of the setting it stands at
+ * @param rollMm what a roll lifts the foot end by, in mm; negative where it lies under the head end
+ * @param foam what the foam keeps
+ * @param tight whether webbing was pulled in at all
+ * @param lockDepthMm d*, how deep belt or strap lies where it locks, in mm; without meaning while it is not tight
+ * @param fastened whether belt or anchors hold it: buckled in its path, or clicked
+ * @param locked whether the webbing can no longer run out
+ * @param loaded whether carrier and child are on it
+ */
+public record Hold(
+        Tightening cushion,
+        ReclineGeometry geometry,
+        List<Length> lifts,
+        int step,
+        double rollMm,
+        Depths foam,
+        boolean tight,
+        double lockDepthMm,
+        boolean fastened,
+        boolean locked,
+        boolean loaded) {
+    /** What a hand tugs with at the belt path: firmly, as at a door. */
+    private static final double TUG_NEWTONS = 100;
+    /** How stiff a base with slack webbing is against a tug, in N/mm. */
+    private static final double SLACK_STIFFNESS = 2.2;
+    /** What each newton in the webbing adds to it. */
+    private static final double STIFFNESS_PER_NEWTON = 0.02;
+
+    private static final double NOTHING_HOLDS_MM = 120;
+    private static final double NOT_TIGHTENED_MM = 70;
+    private static final double RUNS_OUT_MM = 60;
+
+    public Hold {
+        lifts = List.copyOf(lifts);
+        if (step < 0 || step >= lifts.size()) {
+            throw new IllegalArgumentException(
+                    "The setting (" + step + ") must be there; allowed 0 to " + (lifts.size() - 1));
+        }
+    }
+
+    /** A base set down on fresh foam, held by nothing. */
+    public static Hold setDown(Tightening cushion, ReclineGeometry geometry, List<Length> lifts, int step) {
+        return new Hold(cushion, geometry, lifts, step, 0, Depths.NONE, false, 0, false, false, false);
+    }
+
+    private Load load() {
+        return loaded ? cushion.loaded() : cushion.alone();
+    }
+
+    private double pullAt() {
+        return cushion.pullAt();
+    }
+
+    private boolean isHeld() {
+        return tight && fastened;
+    }
+
+    private Held held() {
+        return isHeld() ? cushion.held(foam, lockDepthMm, load()) : cushion.resting(foam, load());
+    }
+
+    /** θ on this ground. */
+    public Angle recline(Angle ground) {
+        return reclineAt(held().depths(), ground);
+    }
+
+    /** θ while a hand presses. */
+    public Angle reclineWhile(Press press, Angle ground) {
+        return reclineAt(cushion.stages(List.of(press), foam).pressed().depths(), ground);
+    }
+
+    private Angle reclineAt(Depths depths, Angle ground) {
+        return geometry.recline(Length.ofMillimetres(liftMm()), Angle.ZERO, ground, depths);
+    }
+
+    private double liftMm() {
+        return lifts.get(step).millimetres() + rollMm;
+    }
+
+    /** T, tension of belt or strap in newtons, 0 or more. */
+    public double tensionNewtons() {
+        return held().tension().newtons();
+    }
+
+    /** Webbing that nothing takes up, in mm, 0 or more. */
+    public double slackMm() {
+        return isHeld() ? Math.max(0, held().depths().at(pullAt()) - lockDepthMm) : 0;
+    }
+
+    /** How far a firm tug at the belt path moves it with nobody in it, in mm (SEC-6). */
+    public double movementMm() {
+        return loaded ? loaded(false).movementMm() : movementAlone();
+    }
+
+    private double movementAlone() {
+        if (!fastened) {
+            return NOTHING_HOLDS_MM;
+        }
+        if (!tight) {
+            return NOT_TIGHTENED_MM;
+        }
+        double gives = TUG_NEWTONS / (SLACK_STIFFNESS + STIFFNESS_PER_NEWTON * tensionNewtons());
+        return slackMm() + gives + (locked ? 0 : RUNS_OUT_MM);
+    }
+
+    /**
+     * Pressed by a hand while the other pulls webbing in. What the foam gives while somebody pulls is taken up, so that
+     * no pull ever loosens.
+     */
+    public Hold pulled(Press press) {
+        Stages stages = cushion.stages(List.of(press), foam);
+        if (!fastened) {
+            return withFoam(stages.foam());
+        }
+        double kept = lockDepthMm + stages.foam().at(pullAt()) - foam.at(pullAt());
+        double depth = tight ? Math.max(kept, stages.lockDepthMm()) : stages.lockDepthMm();
+        return new Hold(cushion, geometry, lifts, step, rollMm, stages.foam(), true, depth, true, locked, loaded);
+    }
+
+    /** Pressed or rocked without pulling: the foam gives, the webbing does not follow. */
+    public Hold pressed(Press press) {
+        return withFoam(cushion.stages(List.of(press), foam).foam());
+    }
+
+    private Hold withFoam(Depths kept) {
+        return new Hold(cushion, geometry, lifts, step, rollMm, kept, tight, lockDepthMm, fastened, locked, loaded);
+    }
+
+    /** Webbing let out. */
+    public Hold loosened() {
+        return new Hold(cushion, geometry, lifts, step, rollMm, foam, false, 0, fastened, false, loaded);
+    }
+
+    /** Fastened or not; what is unfastened is no longer tight. */
+    public Hold fastened(boolean now) {
+        return new Hold(
+                cushion, geometry, lifts, step, rollMm, foam, tight && now, lockDepthMm, now, locked && now, loaded);
+    }
+
+    public Hold locked(boolean now) {
+        return new Hold(cushion, geometry, lifts, step, rollMm, foam, tight, lockDepthMm, fastened, now, loaded);
+    }
+
+    public Hold loaded(boolean now) {
+        return new Hold(cushion, geometry, lifts, step, rollMm, foam, tight, lockDepthMm, fastened, locked, now);
+    }
+
+    /** The device at another setting; with the webbing tight it pulls the base down by as much as it lifts it there. */
+    public Hold at(int setting) {
+        double change = lifts.get(setting).millimetres() - lifts.get(step).millimetres();
+        return new Hold(
+                cushion, geometry, lifts, setting, rollMm, foam, tight, deeperBy(change), fastened, locked, loaded);
+    }
+
+    /** A roll that lifts the foot end by so much; negative under the head end. */
+    public Hold rolled(double millimetres) {
+        double change = millimetres - rollMm;
+        return new Hold(
+                cushion, geometry, lifts, step, millimetres, foam, tight, deeperBy(change), fastened, locked, loaded);
+    }
+
+    private double deeperBy(double lifted) {
+        return lockDepthMm + lifted * (1 - pullAt());
+    }
+
+    /** Tightened no better than so: the webbing let out until it is slack by so many mm. */
+    public Hold slackBy(double millimetres) {
+        double rests = cushion.resting(foam, load()).depths().at(pullAt());
+        return new Hold(
+                cushion, geometry, lifts, step, rollMm, foam, true, rests - millimetres, fastened, locked, loaded);
+    }
+}

@@ -1,0 +1,304 @@
+package app.layette.core.bench.state;
+
+import app.layette.core.entry.Misuse;
+import app.layette.core.entry.Question;
+import app.layette.core.measure.Angle;
+import app.layette.core.seat.HandlePosition;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * What is so on the bench, and nobody is told.
+ *
+ * @param eye for each question that an eye answers, the answer that a right look would give
+ * @param hold how the restraint is held
+ * @param straps the harness on the child
+ * @param threading the slots in use
+ * @param crotch the crotch opening in use, from 1
+ * @param insert for each piece whether it is in
+ * @param handle where the handle stands
+ * @param gapMm room to the front seat; 0 where they touch
+ * @param ground slope of the ground, nose-up positive
+ * @param carrierModel as its label says
+ * @param baseModel as its label says; empty where there is no base
+ * @param madeYear as the label says
+ * @param child weight and sizes
+ * @param marks what else is wrong, that is nothing but seen
+ */
+public record Truth(
+        Map<Question, String> eye,
+        Hold hold,
+        Straps straps,
+        Threading threading,
+        int crotch,
+        Map<String, Boolean> insert,
+        HandlePosition handle,
+        double gapMm,
+        Angle ground,
+        String carrierModel,
+        String baseModel,
+        int madeYear,
+        Doll child,
+        Set<Misuse> marks) {
+    /** A movement of one inch or more is too much (SEC-6). */
+    public static final double AN_INCH_MM = 25.4;
+    /** A flat hand (CAB-10). */
+    public static final double FLAT_HAND_MM = 30;
+
+    private static final double LEVEL_WITHIN_DEGREES = 1;
+    private static final double STEEP_DEGREES = 3;
+
+    /**
+     * The doll.
+     *
+     * @param grams its weight
+     * @param lengthMm crown to heel
+     * @param shoulderMm seated height of the shoulder's top, insert as it will be
+     * @param crownMm seated height of the crown
+     */
+    public record Doll(double grams, double lengthMm, double shoulderMm, double crownMm) {}
+
+    public Truth {
+        eye = Map.copyOf(eye);
+        insert = Map.copyOf(insert);
+        marks = Set.copyOf(marks);
+    }
+
+    /** What a right look or test would answer; {@code ""} where there is nothing of the kind here. */
+    public String answer(Question question) {
+        return switch (question) {
+            case MOVEMENT -> hold.movementMm() < AN_INCH_MM ? "UNDER_AN_INCH" : "AN_INCH_OR_MORE";
+            case SNUG -> straps.isLoose() ? "LOOSE" : straps.isTooTight() ? "TOO_TIGHT" : "SNUG";
+            case CLIP ->
+                !straps.clipClosed()
+                        ? "OPEN"
+                        : straps.isClipAtArmpits() ? "ARMPIT" : straps.clipMm() < 0 ? "LOWER" : "HIGHER";
+            case GAP -> gapMm >= FLAT_HAND_MM ? "FLAT_HAND" : gapMm > 0 ? "LESS" : "TOUCHES";
+            case LOCK_PROOF -> hold.locked() && hold.fastened() ? "HELD" : "SLIPPED";
+            case GROUND -> {
+                double slope = Math.abs(ground.degrees());
+                yield slope <= LEVEL_WITHIN_DEGREES ? "LEVEL" : slope <= STEEP_DEGREES ? "SLIGHT_SLOPE" : "STEEP";
+            }
+            default -> eye.getOrDefault(question, "");
+        };
+    }
+
+    public Truth with(Question question, String answer) {
+        Map<Question, String> changed = new EnumMap<>(Question.class);
+        changed.putAll(eye);
+        changed.put(question, answer);
+        return new Truth(
+                changed,
+                hold,
+                straps,
+                threading,
+                crotch,
+                insert,
+                handle,
+                gapMm,
+                ground,
+                carrierModel,
+                baseModel,
+                madeYear,
+                child,
+                marks);
+    }
+
+    public Truth with(Hold changed) {
+        return new Truth(
+                eye,
+                changed,
+                straps,
+                threading,
+                crotch,
+                insert,
+                handle,
+                gapMm,
+                ground,
+                carrierModel,
+                baseModel,
+                madeYear,
+                child,
+                marks);
+    }
+
+    public Truth with(Straps changed) {
+        return new Truth(
+                eye,
+                hold,
+                changed,
+                threading,
+                crotch,
+                insert,
+                handle,
+                gapMm,
+                ground,
+                carrierModel,
+                baseModel,
+                madeYear,
+                child,
+                marks);
+    }
+
+    public Truth with(Threading changed) {
+        return new Truth(
+                eye,
+                hold,
+                straps,
+                changed,
+                crotch,
+                insert,
+                handle,
+                gapMm,
+                ground,
+                carrierModel,
+                baseModel,
+                madeYear,
+                child,
+                marks);
+    }
+
+    public Truth withCrotch(int opening) {
+        return new Truth(
+                eye,
+                hold,
+                straps,
+                threading,
+                opening,
+                insert,
+                handle,
+                gapMm,
+                ground,
+                carrierModel,
+                baseModel,
+                madeYear,
+                child,
+                marks);
+    }
+
+    public Truth withPiece(String piece, boolean in) {
+        Map<String, Boolean> changed = new LinkedHashMap<>(insert);
+        changed.put(piece, in);
+        return new Truth(
+                eye,
+                hold,
+                straps,
+                threading,
+                crotch,
+                changed,
+                handle,
+                gapMm,
+                ground,
+                carrierModel,
+                baseModel,
+                madeYear,
+                child,
+                marks);
+    }
+
+    public Truth with(HandlePosition position) {
+        return new Truth(
+                eye,
+                hold,
+                straps,
+                threading,
+                crotch,
+                insert,
+                position,
+                gapMm,
+                ground,
+                carrierModel,
+                baseModel,
+                madeYear,
+                child,
+                marks);
+    }
+
+    /** The front seat this far off; never less than touching. */
+    public Truth withGap(double millimetres) {
+        return new Truth(
+                eye,
+                hold,
+                straps,
+                threading,
+                crotch,
+                insert,
+                handle,
+                Math.max(0, millimetres),
+                ground,
+                carrierModel,
+                baseModel,
+                madeYear,
+                child,
+                marks);
+    }
+
+    public Truth withGround(Angle slope) {
+        return new Truth(
+                eye,
+                hold,
+                straps,
+                threading,
+                crotch,
+                insert,
+                handle,
+                gapMm,
+                slope,
+                carrierModel,
+                baseModel,
+                madeYear,
+                child,
+                marks);
+    }
+
+    public Truth labelled(String carrier, String base, int year) {
+        return new Truth(
+                eye, hold, straps, threading, crotch, insert, handle, gapMm, ground, carrier, base, year, child, marks);
+    }
+
+    public Truth with(Doll doll) {
+        return new Truth(
+                eye,
+                hold,
+                straps,
+                threading,
+                crotch,
+                insert,
+                handle,
+                gapMm,
+                ground,
+                carrierModel,
+                baseModel,
+                madeYear,
+                doll,
+                marks);
+    }
+
+    public Truth marked(Misuse misuse, boolean there) {
+        Set<Misuse> changed = EnumSet.noneOf(Misuse.class);
+        changed.addAll(marks);
+        if (there) {
+            changed.add(misuse);
+        } else {
+            changed.remove(misuse);
+        }
+        return new Truth(
+                eye,
+                hold,
+                straps,
+                threading,
+                crotch,
+                insert,
+                handle,
+                gapMm,
+                ground,
+                carrierModel,
+                baseModel,
+                madeYear,
+                child,
+                changed);
+    }
+}

@@ -1,0 +1,2 @@
+/** What is so on the practice bench: how the restraint is held, the harness on the doll, and what an eye would see. */
+package app.layette.core.bench.state;
