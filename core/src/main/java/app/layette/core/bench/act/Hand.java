@@ -53,7 +53,11 @@ public enum Hand {
     LIFT(Kind.FINDS_OUT),
     /** The caregiver does an item of the teach-back. */
     TEACH(Kind.DOES),
-    CAUTION(Kind.DOES);
+    CAUTION(Kind.DOES),
+    /** The caregiver is let go on. */
+    GO_ON(Kind.DOES),
+    /** The caregiver is stopped: something, by its name in the catalogue, is not right. */
+    STOP(Kind.DOES);
 
     private final Kind kind;
 

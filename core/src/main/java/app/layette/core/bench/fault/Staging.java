@@ -51,6 +51,8 @@ public final class Staging {
     private static final double FAR_BELOW_MM = 40;
     /** Three times the error of an eye: what nobody could see is nobody's fault. */
     private static final double EYE_TELLS_DEGREES = 0.9;
+    /** What is staged shows to any eye. */
+    private static final double STAGED_DEGREES = 2;
 
     /** By what a misuse is brought about. */
     public enum By {
@@ -148,7 +150,7 @@ public final class Staging {
         return IntStream.range(0, hold.lifts().size())
                 .map(step -> reclined ? hold.lifts().size() - 1 - step : step)
                 .boxed()
-                .filter(step -> isOut(hold.at(step), reclined))
+                .filter(step -> isOut(hold.at(step), reclined, STAGED_DEGREES))
                 .findFirst();
     }
 
@@ -162,11 +164,11 @@ public final class Staging {
                         .findFirst());
     }
 
-    private boolean isOut(Hold hold, boolean reclined) {
+    private boolean isOut(Hold hold, boolean reclined, double by) {
         double angle = hold.recline(Angle.ZERO).degrees();
         return band().map(band -> reclined
-                        ? angle >= band.to().degrees() + EYE_TELLS_DEGREES
-                        : angle < band.from().degrees() - EYE_TELLS_DEGREES)
+                        ? angle >= band.to().degrees() + by
+                        : angle < band.from().degrees() - by)
                 .orElse(false);
     }
 
@@ -302,8 +304,8 @@ public final class Staging {
             case TOUCHES_FRONT_SEAT -> truth.gapMm() == 0;
             case BASE_LOOSE -> truth.hold().movementMm() >= Truth.AN_INCH_MM;
             case BELT_NOT_LOCKED -> !truth.hold().locked();
-            case TOO_UPRIGHT -> isOut(truth.hold(), false);
-            case TOO_RECLINED -> isOut(truth.hold(), true);
+            case TOO_UPRIGHT -> isOut(truth.hold(), false, EYE_TELLS_DEGREES);
+            case TOO_RECLINED -> isOut(truth.hold(), true, EYE_TELLS_DEGREES);
             case LEVEL_ON_SLOPE -> !truth.answer(Question.GROUND).equals("LEVEL");
             case TOWEL_WRONG_END -> truth.hold().rollMm() < 0;
             default -> throw new IllegalStateException("Nobody knows when a number is off: " + misuse);

@@ -1,8 +1,12 @@
 package app.layette.core.bench.run;
 
 import app.layette.core.bench.act.Doing;
+import app.layette.core.bench.act.Hand;
 import app.layette.core.bench.hands.Hands;
 import app.layette.core.bench.hands.Outcome;
+import app.layette.core.bench.hands.Sensed;
+import app.layette.core.bench.lesson.Caregiver;
+import app.layette.core.bench.lesson.Caregiver.Turn;
 import app.layette.core.bench.scene.Scene;
 import app.layette.core.bench.state.Truth;
 import app.layette.core.entry.Author;
@@ -10,6 +14,7 @@ import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.How;
+import app.layette.core.entry.Misuse;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingPlanner;
 import app.layette.core.practice.Practice;
@@ -18,6 +23,7 @@ import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 
 /**
@@ -34,6 +40,8 @@ public final class DryRun {
     private final Hands hands;
     private final List<Moment> moments = new ArrayList<>();
     private final List<Entry> entries = new ArrayList<>();
+    private final Optional<Caregiver> caregiver;
+    private int turns;
 
     /**
      * What was done, and what came of it.
@@ -43,19 +51,18 @@ public final class DryRun {
     public record Moment(Doing doing, Outcome outcome, int entries) {}
 
     public DryRun(Scene scene, Practice practice) {
+        this(scene, practice, Optional.empty());
+    }
+
+    /** A run in which a caregiver does it, and somebody watches. */
+    public DryRun(Scene scene, Practice practice, Optional<Caregiver> caregiver) {
         this.scene = scene;
+        this.caregiver = caregiver;
         this.practice = practice;
         this.hands = new Hands(scene);
         write(new Fact.SheetAdopted(scene.seat().sheet().id(), 1, Fact.Adoption.ADOPTED, null));
         write(new Fact.SheetAdopted(scene.car().sheet().id(), 1, Fact.Adoption.ADOPTED, null));
         write(new Fact.Placed("u1", scene.place(), scene.method()));
-    }
-
-    /** A scene with everything done that a list says. */
-    public static DryRun replayed(Scene scene, Practice practice, List<Doing> doings) {
-        DryRun run = new DryRun(scene, practice);
-        doings.forEach(run::does);
-        return run;
     }
 
     /**
@@ -64,10 +71,68 @@ public final class DryRun {
      * @throws IllegalArgumentException when there is nothing of the kind here; then nothing was done
      */
     public Outcome does(Doing doing) {
-        Outcome outcome = hands.does(now(), doing, moments.size() + 1);
+        int number = moments.size() + 1;
+        Outcome outcome = switch (doing.hand()) {
+            case GO_ON -> goesOn(number);
+            case STOP -> stops(Misuse.valueOf(doing.what()), number);
+            default -> hands.does(now(), doing, number);
+        };
         outcome.facts().forEach(this::write);
         moments.add(new Moment(doing, outcome, entries.size()));
         return outcome;
+    }
+
+    private Caregiver caregiver() {
+        return caregiver.orElseThrow(() -> new IllegalArgumentException("Nobody is taught in this run"));
+    }
+
+    /** The caregiver's next turn; empty when they are done, and where nobody is taught. */
+    public Optional<Turn> nextTurn() {
+        return caregiver.flatMap(each -> each.turns().stream().skip(turns).findFirst());
+    }
+
+    /** The turns that the caregiver had. */
+    public List<Turn> turnsSoFar() {
+        return caregiver.map(each -> each.turns().subList(0, turns)).orElse(List.of());
+    }
+
+    private Outcome goesOn(int number) {
+        Turn turn = nextTurn().orElseThrow(() -> new IllegalArgumentException("The caregiver is done"));
+        turns++;
+        return played(turn.done(), number, new Sensed("TURN", turn.word()));
+    }
+
+    /** What is not right is put right by the caregiver, as they were shown. */
+    private Outcome stops(Misuse misuse, int number) {
+        Optional<Turn> slipped = caregiver().turns().stream()
+                .limit(turns)
+                .filter(turn -> turn.slip().filter(slip -> slip == misuse).isPresent())
+                .findFirst();
+        if (slipped.isEmpty() || isStopped(misuse)) {
+            return new Outcome(now(), List.of(new Sensed("STOP", "NOTHING_OF_THE_KIND")), List.of());
+        }
+        return played(slipped.get().rightly(), number, new Sensed("STOP", "PUT_RIGHT"));
+    }
+
+    private boolean isStopped(Misuse misuse) {
+        return moments.stream()
+                .anyMatch(each -> each.doing().hand() == Hand.STOP
+                        && each.doing().what().equals(misuse.name())
+                        && each.outcome().sensed().contains(new Sensed("STOP", "PUT_RIGHT")));
+    }
+
+    private Outcome played(List<Doing> doings, int number, Sensed first) {
+        Truth truth = now();
+        List<Sensed> sensed = new ArrayList<>(List.of(first));
+        for (Doing each : doings) {
+            Outcome outcome = hands.does(truth, each, number);
+            truth = outcome.truth();
+            // A click is heard by whoever stands beside it.
+            outcome.sensed().stream()
+                    .filter(heard -> heard.about().equals(Hand.CARRIER_ON.name()))
+                    .forEach(sensed::add);
+        }
+        return new Outcome(truth, sensed, List.of());
     }
 
     private void write(Fact fact) {

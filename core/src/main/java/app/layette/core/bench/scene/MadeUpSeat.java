@@ -44,6 +44,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 
 /** A restraint that nobody sells, with every page of its manual: what the bench needs to know of it. */
@@ -66,6 +67,7 @@ final class MadeUpSeat {
     private final Method method;
     private final Random random;
     private final TrialBand band;
+    private final Optional<Differs> differs;
 
     /** What this one has. */
     final boolean leg;
@@ -78,8 +80,16 @@ final class MadeUpSeat {
     final double lowestSlot;
     final int slots;
 
+    /** What makes one restraint of a choice differ from another. */
+    record Differs(String id, Mass lightest, Length longest, double lowestSlot) {}
+
     MadeUpSeat(Method method, TrialBand band, Random random) {
+        this(method, band, random, null);
+    }
+
+    MadeUpSeat(Method method, TrialBand band, Random random, Differs differs) {
         this.method = method;
+        this.differs = Optional.ofNullable(differs);
         this.band = band;
         this.random = random;
         this.leg = method == Method.BASE_RIGID_LEG || method == Method.BASE_FLEXIBLE_ANCHORS && random.nextInt(4) == 0;
@@ -88,7 +98,8 @@ final class MadeUpSeat {
         this.setUp = method.isOnBase() && random.nextInt(4) == 0;
         this.side = random.nextInt(5) == 0;
         this.panel = (method == Method.BASE_BELT || method == Method.CONVERTIBLE_BELT) && random.nextInt(4) == 0;
-        this.lowestSlot = 170 + 10 * random.nextInt(3);
+        double lowest = 170 + 10 * random.nextInt(3);
+        this.lowestSlot = differs == null ? lowest : differs.lowestSlot();
         this.slots = 3 + random.nextInt(2);
     }
 
@@ -110,7 +121,7 @@ final class MadeUpSeat {
 
     SeatSheet sheet(Angle theta0, Length contact, List<Length> lifts, PositionId place) {
         return new SeatSheet(
-                new SheetVersion(ID, 1),
+                new SheetVersion(differs.map(Differs::id).orElse(ID), 1),
                 SheetStatus.CONFIRMED,
                 method.kind(),
                 new SeatIdentity(
@@ -124,9 +135,10 @@ final class MadeUpSeat {
                 stated(CrashRule.MINOR_MAY_STAY),
                 stated(List.of("shell", "pad", "harness")),
                 new Limits(
-                        stated(Mass.ofKilograms(1.8)),
+                        stated(differs.map(Differs::lightest).orElse(Mass.ofKilograms(1.8))),
                         stated(Mass.ofKilograms(method.kind() == SeatKind.CAR_BED ? 4.5 : 13)),
-                        stated(LengthLimit.of(mm(method.kind() == SeatKind.CAR_BED ? 560 : 760)))),
+                        stated(LengthLimit.of(differs.map(Differs::longest)
+                                .orElse(mm(method.kind() == SeatKind.CAR_BED ? 560 : 760))))),
                 shell(),
                 stated(pieces()),
                 harness(),

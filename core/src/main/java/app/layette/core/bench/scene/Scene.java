@@ -59,8 +59,8 @@ public record Scene(
 
     /** The scene of a number, by one of the methods. */
     public static Scene of(long seed, Method method, LocalDate today) {
-        Random random = new Random(seed * MIX + method.ordinal());
-        TrialBand band = random.nextInt(2) == 0 ? TrialBand.of(35, 45) : TrialBand.of(38, 45);
+        Random random = random(seed, method);
+        TrialBand band = band(random);
         TrialCar trial = TrialCar.random(band, 1, random);
         PositionId place = new PositionId(2, random.nextBoolean() ? Side.RIGHT : Side.LEFT);
         MadeUpSeat madeUp = new MadeUpSeat(method, band, random);
@@ -82,6 +82,25 @@ public record Scene(
                 2 + random.nextInt(9),
                 start(method, madeUp, seat, trial, lifts, doll, random));
         return scene;
+    }
+
+    private static Random random(long seed, Method method) {
+        return new Random(seed * MIX + method.ordinal());
+    }
+
+    private static TrialBand band(Random random) {
+        return random.nextInt(2) == 0 ? TrialBand.of(35, 45) : TrialBand.of(38, 45);
+    }
+
+    /** The band that the level has to lie in. */
+    public TrialBand band() {
+        return band(random(seed, method));
+    }
+
+    /** Its restraint and car as the recline comparison knows them, fresh. */
+    public TrialCar trialCar() {
+        Random random = random(seed, method);
+        return TrialCar.random(band(random), 1, random);
     }
 
     private static Doll doll(MadeUpSeat seat, Random random) {

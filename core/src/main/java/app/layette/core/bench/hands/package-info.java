@@ -1,0 +1,2 @@
+/** What comes of a doing: a new truth, what was seen or felt with a person's error, and what an honest hand writes down. */
+package app.layette.core.bench.hands;
