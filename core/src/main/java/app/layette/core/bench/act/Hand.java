@@ -40,6 +40,8 @@ public enum Hand {
     HANDLE(Kind.DOES),
     /** Something marked taken away or put right. */
     PUT_RIGHT(Kind.DOES),
+    /** Said that something, by its name in the catalogue, cannot be put right: this restraint is not used. */
+    RULE_OUT(Kind.DOES),
     /** A look at one area. */
     LOOK(Kind.FINDS_OUT),
     /** The seat's own indicator, from a place. */

@@ -157,7 +157,11 @@ final class Eyes {
         }
         switch (area) {
             case HARNESS -> threaded();
-            case CHILD -> pieces();
+            case CHILD -> {
+                // What was added lies where the child lies.
+                answer(Question.PARTS, truth.answer(Question.PARTS));
+                pieces();
+            }
             case HANDLE -> {
                 if (hasHandle()) {
                     sensed.add(new Sensed("HANDLE", truth.handle().name()));

@@ -185,6 +185,10 @@ public final class Hands {
                 case PUT_RIGHT -> {
                     return truth.marked(Misuse.valueOf(doing.what()), false);
                 }
+                case RULE_OUT -> {
+                    Misuse.valueOf(doing.what());
+                    return truth;
+                }
                 case TEACH -> {
                     return teach(TeachItem.valueOf(doing.what()));
                 }

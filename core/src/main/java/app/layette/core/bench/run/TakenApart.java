@@ -194,11 +194,30 @@ public record TakenApart(
         return points;
     }
 
-    /** What was wrong when it came is put right or left; what was not is newly wrong. */
+    /**
+     * What was wrong when it came is put right, or said to rule the restraint out, or left; what was not is newly wrong. To
+     * rule a restraint out for nothing is a false alarm.
+     */
     private static List<Point> found(DryRun run) {
-        List<Point> points = left(run);
+        Map<Misuse, Integer> ruledOut = new EnumMap<>(Misuse.class);
+        for (int moment = 1; moment <= run.moments().size(); moment++) {
+            Doing doing = run.moments().get(moment - 1).doing();
+            if (doing.hand() == Hand.RULE_OUT) {
+                ruledOut.put(Misuse.valueOf(doing.what()), moment);
+            }
+        }
         Staging staging = new Staging(run.scene());
         List<Misuse> left = staging.there(run.now());
+        List<Point> points = new ArrayList<>();
+        for (Point point : left(run)) {
+            Misuse misuse = Misuse.valueOf(point.about());
+            points.add(ruledOut.containsKey(misuse) ? Point.of(Sort.PUT_RIGHT, misuse, ruledOut.get(misuse)) : point);
+        }
+        ruledOut.forEach((misuse, moment) -> {
+            if (!left.contains(misuse)) {
+                points.add(Point.of(Sort.FALSE_ALARM, misuse, moment));
+            }
+        });
         for (Misuse misuse : staging.there(run.scene().truth())) {
             if (!left.contains(misuse)) {
                 points.add(Point.of(Sort.PUT_RIGHT, misuse, putRightAt(run, staging, misuse)));
@@ -274,7 +293,7 @@ public record TakenApart(
             case PREPARE, MOVE_FRONT_SEAT -> Phase.CAR;
             case LATCH, LIFT_AT_HIPS, PULL_TAIL, LET_OUT, CARRIER_ON, CARRIER_OFF, HANDLE, PINCH, LIFT, LEVEL ->
                 Phase.CHILD;
-            case TEACH, CAUTION, GO_ON, STOP -> Phase.FAMILY;
+            case TEACH, CAUTION, GO_ON, STOP, RULE_OUT -> Phase.FAMILY;
             case LOOK -> of(Area.valueOf(doing.what()));
             case MAKE ->
                 of(Senses.of(Question.valueOf(doing.what().split("=")[0])).area());

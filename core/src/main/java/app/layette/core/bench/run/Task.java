@@ -4,6 +4,7 @@ import app.layette.core.bench.fault.Staging;
 import app.layette.core.bench.lesson.Caregiver;
 import app.layette.core.bench.scene.BenchPractice;
 import app.layette.core.bench.scene.Scene;
+import app.layette.core.bench.scene.Shelf;
 import app.layette.core.bench.state.Hold;
 import app.layette.core.bench.state.Straps;
 import app.layette.core.bench.state.Truth;
@@ -79,20 +80,36 @@ public record Task(Kind kind, long number) {
         return among.get(random.nextInt(among.size()));
     }
 
+    /**
+     * How a run begins.
+     *
+     * @param caregiver who does it while somebody watches; empty in the other kinds
+     */
+    public record Start(Scene scene, Optional<Caregiver> caregiver) {
+        /** A run from there; nothing is done yet. */
+        public DryRun run() {
+            return new DryRun(scene, BenchPractice.usual(), caregiver);
+        }
+    }
+
     /** The run as it begins; nothing is done yet. */
     public DryRun begin() {
+        return start().run();
+    }
+
+    /** What the run begins with. That of a choice is its shelf. */
+    public Start start() {
         Random random = new Random(number * KINDS_APART + kind.ordinal());
         Method method = method(random);
         if (kind == Kind.FIT) {
-            return new DryRun(Scene.of(number, method, DAY), BenchPractice.usual());
+            return new Start(Scene.of(number, method, DAY), Optional.empty());
         }
         Scene done = done(method);
         if (kind == Kind.TEACH) {
             Scene watched = done.beginning(taughtFrom(done));
-            return new DryRun(
-                    watched, BenchPractice.usual(), Optional.of(Caregiver.slipping(watched, 1 + level() / 2, random)));
+            return new Start(watched, Optional.of(Caregiver.slipping(watched, 1 + level() / 2, random)));
         }
-        return new DryRun(done.beginning(spoiled(done, random)), BenchPractice.usual());
+        return new Start(done.beginning(spoiled(done, random)), Optional.empty());
     }
 
     /** A scene as the planner's own run leaves it. */
@@ -121,6 +138,18 @@ public record Task(Kind kind, long number) {
         Hold open = done.truth().hold().loaded(false);
         Truth truth = done.truth().with(open).with(Straps.OPEN);
         return done.has(Question.CLICK) ? truth.with(Question.CLICK, Scene.NOT_YET) : truth;
+    }
+
+    /** The restraints to choose from. */
+    public Shelf shelf() {
+        return Shelf.of(number, DAY);
+    }
+
+    /** The misuses that a run of this number draws from; quicker than {@link #staged}, and no promise. */
+    public List<Misuse> mayStage() {
+        Random random = new Random(number * KINDS_APART + kind.ordinal());
+        Scene scene = Scene.of(number, method(random), DAY);
+        return new Staging(scene).draw(level(), random);
     }
 
     /** The misuses that were staged; for who takes it apart afterwards. */

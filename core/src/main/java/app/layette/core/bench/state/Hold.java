@@ -93,6 +93,11 @@ public record Hold(
         return geometry.recline(Length.ofMillimetres(liftMm()), Angle.ZERO, ground, depths);
     }
 
+    /** ℓ − c_r, how far the foot end is held up. */
+    public double heldUpMm() {
+        return liftMm() - held().depths().footEndMm();
+    }
+
     private double liftMm() {
         return lifts.get(step).millimetres() + rollMm;
     }

@@ -152,6 +152,11 @@ final class Setup {
         return pose(baseSlope, held, setting.get().slide(), recline);
     }
 
+    /** How it stands at a recline that is so, whatever anybody expects. */
+    Pose standing(Angle recline, double heldUpMm) {
+        return pose(theta0().minus(recline), heldUpMm, Angle.ZERO, recline);
+    }
+
     private Pose pose(Angle baseSlope, double heldUpMm, Angle slide, Angle recline) {
         List<OutlinePoint> outline = outline(slide);
         FrontToBack standing = new FrontToBack(outline, baseSlope, slope(), heldUpMm, backAngle());

@@ -39,6 +39,12 @@ final class VehicleSeatFigure {
     }
 
     void drawSeat() {
+        drawUpholstery();
+        drawSlope();
+    }
+
+    /** Cushion and seat back without a word. */
+    void drawUpholstery() {
         sketch.blob(
                 Ink.UPHOLSTERY,
                 AS_IS,
@@ -63,6 +69,9 @@ final class VehicleSeatFigure {
                 onCushion(512, -120),
                 onCushion(280, -136),
                 onCushion(10, -132));
+    }
+
+    private void drawSlope() {
         boolean known = setup.knowsSlope();
         sketch.line(
                 known ? Ink.FAINT : Ink.UNKNOWN,

@@ -1,0 +1,2 @@
+/** The bench drawn as it is. */
+package app.layette.core.bench.view;
