@@ -6,6 +6,7 @@ import app.layette.core.bench.hands.Hands;
 import app.layette.core.bench.run.BenchCar;
 import app.layette.core.bench.run.DryRun;
 import app.layette.core.bench.run.PlannersHands;
+import app.layette.core.bench.run.Task;
 import app.layette.core.bench.scene.BenchPractice;
 import app.layette.core.bench.scene.Scene;
 import app.layette.core.bench.state.Truth;
@@ -47,6 +48,9 @@ import picocli.CommandLine.Option;
 public final class PracticeComparison implements Callable<Integer> {
     /** Cycles on the bench may differ from the comparison's by three standard errors. */
     private static final double STANDARD_ERRORS = 3;
+
+    private static final int RUNS_AT_ONCE = 200;
+    private static final long BYTES_A_MB = 1024 * 1024;
 
     @Option(names = "--seed", description = "Seed of the scenes; default ${DEFAULT-VALUE}.")
     private long seed = 1;
@@ -93,6 +97,7 @@ public final class PracticeComparison implements Callable<Integer> {
         object.put("faultsNamed", named);
         object.put("faultsNever", never);
         boolean same = cycles(object);
+        object.put("heapMbOf200Runs", heapOf(RUNS_AT_ONCE));
         System.out.println(LayetteJson.strict().writeValueAsString(object));
         return withSomethingLeft == 0 && perceptible == staged && named == staged && same ? 0 : 1;
     }
@@ -168,6 +173,22 @@ public final class PracticeComparison implements Callable<Integer> {
             }
         }
         return same;
+    }
+
+    /** What so many runs at once hold, each done to its end, in MB. */
+    private long heapOf(int many) {
+        Runtime runtime = Runtime.getRuntime();
+        System.gc();
+        long before = runtime.totalMemory() - runtime.freeMemory();
+        List<DryRun> held = new ArrayList<>();
+        for (int i = 1; i <= many; i++) {
+            DryRun run = new Task(Task.Kind.FIND, i).begin();
+            PlannersHands.finish(run);
+            held.add(run);
+        }
+        System.gc();
+        long after = runtime.totalMemory() - runtime.freeMemory();
+        return held.size() == many ? Math.max(0, after - before) / BYTES_A_MB : -1;
     }
 
     private static double round(double value) {

@@ -124,7 +124,15 @@ class ChoiceController {
                 .toList();
         String insert = answer.pieces().isEmpty()
                 ? ""
-                : words.say("choice.with", Map.of("pieces", Argument.of(String.join(", ", answer.pieces()))));
+                : words.say(
+                        "choice.with",
+                        Map.of(
+                                "pieces",
+                                Argument.of(String.join(
+                                        ", ",
+                                        answer.pieces().stream()
+                                                .map(piece -> answer.seat().named(piece, words.language()))
+                                                .toList()))));
         return new Choice(
                 answer.seat().sheet().id(),
                 answer.seat().identity().fullName(),

@@ -23,7 +23,16 @@ class EveryViewIT {
             desk.signIn("marit");
             look(desk, "today");
             for (String path : new String[] {
-                "/fittings/new", "/shelf", "/rolls", "/cars", "/quick", "/due", "/class", "/rules", "/rules/HAR-8"
+                "/fittings/new",
+                "/shelf",
+                "/rolls",
+                "/cars",
+                "/quick",
+                "/due",
+                "/class",
+                "/rules",
+                "/rules/HAR-8",
+                "/bench"
             }) {
                 look(desk.open(path), path);
             }

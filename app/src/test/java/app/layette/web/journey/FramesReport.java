@@ -70,6 +70,11 @@ class FramesReport {
                     "svg.view-shell-back [data-part=belt-1]",
                     new Way(40, 120));
             drag(desk.open(tamsin + "/trip?driving=2%20h"), "trip: a stop", "#trip-plan .stop", new Way(120, 0));
+            desk.open("/bench").page().click("form:has(input[value=FIND]):has(h2) button");
+            desk.page().waitForLoadState();
+            desk.page().click(".drill-views a >> nth=0");
+            desk.page().waitForSelector("svg.view-bench");
+            drag(desk, "bench: a press", "svg.view-bench a[href*='what=MIDDLE']", new Way(0, 90));
         }
         System.out.println("{\"frames\": [" + String.join(", ", lines) + "]}");
     }

@@ -23,6 +23,7 @@ class LanguageIT {
         "/quick",
         "/due",
         "/class",
+        "/bench",
         "/rules",
         "/rules/HAR-8",
         "/people",

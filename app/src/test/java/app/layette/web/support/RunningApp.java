@@ -135,6 +135,11 @@ public final class RunningApp implements BeforeEachCallback, TestExecutionExcept
                 + " from other, app_user u where u.name = 'ilse'");
     }
 
+    /** Its database, for whoever works on it from beside. */
+    public TestDatabase database() {
+        return database;
+    }
+
     public String address() {
         return "http://127.0.0.1:" + port;
     }

@@ -23,13 +23,20 @@ import app.layette.formats.json.LayetteJson;
 import app.layette.formats.wording.Wording;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.TreeMap;
+import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Writes a plan as a document, with sentences and drawings where asked. */
 public final class PlanDocument {
-    private final JsonMapper json = LayetteJson.strict();
+    /** Names in their order, whatever a map does: the same plan is the same document, byte for byte. */
+    private final JsonMapper json = LayetteJson.strict()
+            .rebuild()
+            .enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS)
+            .build();
+
     private final FittingPlan plan;
     private final Optional<Wording> wording;
     private final boolean drawings;
@@ -78,7 +85,7 @@ public final class PlanDocument {
         node.put("weight", camel(finding.weight()));
         node.put("message", finding.message());
         ObjectNode arguments = node.putObject("arguments");
-        finding.arguments().forEach((name, argument) -> arguments.set(name, write(argument)));
+        new TreeMap<>(finding.arguments()).forEach((name, argument) -> arguments.set(name, write(argument)));
         node.set("sources", json.valueToTree(finding.sources()));
         node.set("changes", json.valueToTree(finding.changes()));
         wording.ifPresent(words -> node.put("text", words.say(finding)));
@@ -94,7 +101,7 @@ public final class PlanDocument {
             ObjectNode each = says.addObject();
             each.put("message", saying.message());
             ObjectNode arguments = each.putObject("arguments");
-            saying.arguments().forEach((name, argument) -> arguments.set(name, write(argument)));
+            new TreeMap<>(saying.arguments()).forEach((name, argument) -> arguments.set(name, write(argument)));
             each.set("sources", json.valueToTree(saying.sources()));
             wording.ifPresent(words -> each.put("text", words.say(saying.message(), saying.arguments())));
         }

@@ -73,6 +73,15 @@ class DocumentsTest {
         for (Optional<Wording> wording : List.of(words, Optional.<Wording>empty())) {
             JsonNode document = PlanDocument.of(plan, wording, true);
             assertThat(Schemas.problems(DocumentKind.PLAN, document)).isEmpty();
+            namesInOrder(document);
+        }
+    }
+
+    /** A map of names keeps no order of its own, and another machine's is another: the document's is that of the names. */
+    private static void namesInOrder(JsonNode document) {
+        for (String maps : new String[] {"arguments", "facts"}) {
+            document.findValues(maps)
+                    .forEach(map -> assertThat(List.copyOf(map.propertyNames())).isSorted());
         }
     }
 
