@@ -182,7 +182,7 @@ public final class PracticeComparison implements Callable<Integer> {
         long before = runtime.totalMemory() - runtime.freeMemory();
         List<DryRun> held = new ArrayList<>();
         for (int i = 1; i <= many; i++) {
-            DryRun run = new Task(Task.Kind.FIND, i).begin();
+            DryRun run = new Task(Task.Kind.FIT, i).begin();
             PlannersHands.finish(run);
             held.add(run);
         }
