@@ -116,6 +116,29 @@ class BenchIT {
         }
     }
 
+    /** A finger on a tablet presses as a mouse does, and the page does not scroll away under it. */
+    @Test
+    void aFingerPressesToo() {
+        try (Desk desk = Desk.withFinger(app.address(), 820, 1180)) {
+            desk.signIn("pim");
+            begin(desk, new Task(Task.Kind.FIND, 6));
+            Page page = desk.page();
+            page.locator("svg.view-bench").scrollIntoViewIfNeeded();
+            BoundingBox spot =
+                    page.locator(".drill-board a[href*='what=MIDDLE']").first().boundingBox();
+            double x = spot.x + spot.width / 2;
+            double y = spot.y + spot.height / 2;
+            Object before = page.evaluate("() => scrollY");
+            desk.drawFinger(x, y, x, y + 80);
+            page.waitForFunction("() => document.querySelector('.drill-live').textContent.includes('press')");
+            assertThat(page.evaluate("() => scrollY")).isEqualTo(before);
+            desk.liftFinger();
+            did(page, 1);
+            assertThat(page.textContent(".drill-did")).contains("Pressed: middle");
+            desk.isQuiet();
+        }
+    }
+
     /** By keys alone, and what a screen reader would say: a fault is found by a look and put right; progress outlives the session. */
     @Test
     void somethingWrongIsFoundByKeysAlone() {

@@ -164,6 +164,27 @@ class CabinIT {
     }
 
     @Test
+    void thePlaceIsChosenByFinger() {
+        try (Desk desk = Desk.withFinger(app.address(), 820, 1180)) {
+            desk.signIn("marit").click("text=Tamsin");
+            desk.step("Place and method");
+            desk.page().locator("svg.view-cabin").scrollIntoViewIfNeeded();
+            double[] from = middle(desk, "svg.view-cabin [data-part=restraint] > path");
+            double[] to = middle(desk, "svg.view-cabin a[aria-label^='Second row, left'] > path");
+            desk.drawFinger(from[0], from[1], to[0], to[1]);
+            desk.page()
+                    .waitForFunction("() => document.querySelector('.which-place').textContent === 'Second row, left'");
+            desk.liftFinger();
+            desk.page()
+                    .waitForFunction("() => document.querySelector('svg.view-cabin [data-part=restraint]')"
+                            + ".getAttribute('transform') === null");
+            choose(desk);
+            assertThat(desk.page().textContent("#head")).contains("Second row, left");
+            desk.isQuiet();
+        }
+    }
+
+    @Test
     void thePlaceIsTriedByArrowKeysAndTheFocusStays() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
             desk.signIn("marit").click("text=Tamsin");

@@ -4,9 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
+import com.google.gson.JsonArray;
+import com.google.gson.JsonObject;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
@@ -61,9 +64,11 @@ public final class Desk implements AutoCloseable {
                     .setArgs(FLAGS));
 
     private static final int MOST_SEEN = 1500;
+    private static final int FINGER_STEPS = 10;
     private static String lastSeen = "nothing";
 
     private final BrowserContext context;
+    private CDPSession devTools;
     private final List<String> complaints = new ArrayList<>();
     private final List<Request> requests = new ArrayList<>();
     private final String address;
@@ -165,6 +170,41 @@ public final class Desk implements AutoCloseable {
     public Desk settled() {
         page.waitForFunction("() => document.readyState === 'complete' && !document.querySelector('.busy')");
         return this;
+    }
+
+    /** A finger put down, drawn to another place in steps, and there still; {@link #liftFinger} lifts it. */
+    public Desk drawFinger(double fromX, double fromY, double toX, double toY) {
+        touch("touchStart", fromX, fromY);
+        for (int step = 1; step <= FINGER_STEPS; step++) {
+            double share = step / (double) FINGER_STEPS;
+            touch("touchMove", fromX + (toX - fromX) * share, fromY + (toY - fromY) * share);
+        }
+        return this;
+    }
+
+    public Desk liftFinger() {
+        finger("touchEnd", new JsonArray());
+        return this;
+    }
+
+    private void touch(String type, double x, double y) {
+        JsonObject point = new JsonObject();
+        point.addProperty("x", x);
+        point.addProperty("y", y);
+        JsonArray points = new JsonArray();
+        points.add(point);
+        finger(type, points);
+    }
+
+    /** As the browser has it from a screen: its own library only taps. */
+    private void finger(String type, JsonArray points) {
+        JsonObject event = new JsonObject();
+        event.addProperty("type", type);
+        event.add("touchPoints", points);
+        if (devTools == null) {
+            devTools = context.newCDPSession(page);
+        }
+        devTools.send("Input.dispatchTouchEvent", event);
     }
 
     /** From now on nothing is touched but keys. */
