@@ -17,7 +17,10 @@ class RidersIT {
     static final RunningApp app = RunningApp.shared();
 
     private static Desk riders() {
-        Desk desk = new Desk(app.address(), 1280, 800);
+        return ridersOn(new Desk(app.address(), 1280, 800));
+    }
+
+    private static Desk ridersOn(Desk desk) {
         desk.signIn("marit").click("text=Ida");
         desk.step("Place and method");
         desk.click("text=Several riders in this car");
@@ -84,6 +87,18 @@ class RidersIT {
             assertThat(desk.page().url()).contains("with=").doesNotContain("at=own");
             drag(desk, rider("Ida"), 200, 700);
             desk.page().waitForSelector("text=own child stays in the car");
+            desk.isQuiet();
+        }
+    }
+
+    @Test
+    void aTwinIsSeatedByAFinger() {
+        try (Desk desk = ridersOn(Desk.withFinger(app.address(), 820, 1180))) {
+            desk.page().locator(seat("2-LEFT")).first().scrollIntoViewIfNeeded();
+            double[] from = middle(desk, ".token:has-text('Otto')");
+            double[] to = middle(desk, seat("2-LEFT"));
+            desk.drawFinger(from[0], from[1], to[0], to[1]).liftFinger();
+            waitForRow(desk, "Otto: Second row, left");
             desk.isQuiet();
         }
     }

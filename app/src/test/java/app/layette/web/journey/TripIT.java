@@ -51,4 +51,20 @@ class TripIT {
             desk.isQuiet();
         }
     }
+
+    @Test
+    void aStopIsMovedByAFinger() {
+        try (Desk desk = Desk.withFinger(app.address(), 820, 1180)) {
+            desk.signIn("marit").click("text=Tamsin");
+            String fitting = desk.page().url().replaceAll(".*/fittings/([0-9a-f-]*).*", "/fittings/$1");
+            desk.open(fitting + "/trip?driving=2%20h");
+            BoundingBox grip = desk.page().locator(".stop[data-stop='1'] .grip").boundingBox();
+            double perMinute = desk.page().locator(".leg >> nth=0").boundingBox().width / 30;
+            double x = grip.x + grip.width / 2;
+            double y = grip.y + grip.height / 2;
+            desk.drawFinger(x, y, x - 13 * perMinute, y).liftFinger();
+            desk.page().waitForFunction("() => document.getElementById('trip-plan').dataset.legs === '30,15,45,30'");
+            desk.isQuiet();
+        }
+    }
 }
