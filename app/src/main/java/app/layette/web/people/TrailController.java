@@ -3,6 +3,7 @@ package app.layette.web.people;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
+import app.layette.web.shell.Csv;
 import app.layette.web.trail.Trail;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -64,20 +65,13 @@ class TrailController {
                         ",",
                         String.valueOf(line.seq()),
                         line.at().toString(),
-                        cell(line.by()),
+                        Csv.cell(line.by()),
                         line.what().name(),
-                        cell(line.about()),
+                        Csv.cell(line.about()),
                         line.sha256()))
                 .collect(Collectors.joining("\n", "seq,at,by,what,about,sha256\n", "\n"));
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"trail.csv\"")
                 .body(rows);
-    }
-
-    /** Quoted, and never a formula to the program that opens the table. */
-    private static String cell(String text) {
-        boolean formula = !text.isEmpty() && "=+-@\t".indexOf(text.charAt(0)) >= 0;
-        String harmless = formula ? "'" + text : text;
-        return "\"" + harmless.replace("\"", "\"\"") + "\"";
     }
 }

@@ -24,6 +24,7 @@ class LanguageIT {
         "/due",
         "/class",
         "/bench",
+        "/ledger",
         "/rules",
         "/rules/HAR-8",
         "/people",

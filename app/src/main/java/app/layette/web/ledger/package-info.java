@@ -1,0 +1,2 @@
+/** The ledger: what was fitted, how it ended, what was found, and what else was done; no family is named in it. */
+package app.layette.web.ledger;
