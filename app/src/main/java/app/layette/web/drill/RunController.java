@@ -1,31 +1,24 @@
 package app.layette.web.drill;
 
 import app.layette.core.bench.act.Doing;
-import app.layette.core.bench.choose.Chosen;
 import app.layette.core.bench.hands.Sensed;
 import app.layette.core.bench.run.DryRun;
 import app.layette.core.bench.run.TakenApart;
 import app.layette.core.bench.run.TakenApart.Point;
 import app.layette.core.bench.run.Task;
 import app.layette.core.bench.scene.Scene;
-import app.layette.core.bench.scene.Shelf;
 import app.layette.core.bench.view.BenchView;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
-import app.layette.core.entry.Method;
 import app.layette.core.finding.Argument;
 import app.layette.core.measure.Force;
 import app.layette.core.recline.ReclineAdvice.PressPoint;
-import app.layette.core.seat.SeatSheet;
-import app.layette.core.vehicle.PositionId;
-import app.layette.core.vehicle.SeatingPosition;
 import app.layette.formats.svg.SvgWriter;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -50,10 +43,12 @@ class RunController {
     private static final int SECONDS_A_MINUTE = 60;
 
     private final Drills drills;
+    private final Choosing choosing;
     private final Viewing viewing;
 
-    RunController(Drills drills, Viewing viewing) {
+    RunController(Drills drills, Choosing choosing, Viewing viewing) {
         this.drills = drills;
+        this.choosing = choosing;
         this.viewing = viewing;
     }
 
@@ -69,15 +64,9 @@ class RunController {
     /** A view of the bench. */
     public record ViewLine(String view, String name, boolean chosen) {}
 
-    /** A word of the papers and what it says. */
-    public record PaperLine(String term, String says) {}
-
     /** A point of the taking apart. */
     public record PointLine(
             String sort, String sortSays, String says, String rule, int moment, String when, boolean good) {}
-
-    /** A restraint of a choice. */
-    public record SeatLine(String id, String name, List<PaperLine> papers, String argument, boolean chosen) {}
 
     /** Something to choose. */
     public record Option(String value, String says, boolean chosen) {}
@@ -95,7 +84,7 @@ class RunController {
             return new ModelAndView("redirect:/bench/runs/" + id + "/apart");
         }
         return run.task().kind() == Task.Kind.CHOOSE
-                ? choose(user, run, Map.of(), List.of(), model)
+                ? choosing.page(user, run, Map.of(), List.of(), model)
                 : bench(user, run, view, tool, what, Map.of(), List.of(), model);
     }
 
@@ -251,7 +240,7 @@ class RunController {
         model.addAttribute("views", views);
         model.addAttribute("view", view);
         if (view.equals("PAPERS")) {
-            model.addAttribute("papers", papers(dry.scene().seat(), words));
+            model.addAttribute("papers", Papers.of(dry.scene().seat(), words));
             return;
         }
         BenchView.From from = Arrays.stream(BenchView.From.values())
@@ -278,40 +267,6 @@ class RunController {
         };
         return "/bench/runs/" + run.id() + "?tool=" + tool + "&view=" + from + "&what="
                 + (parts.length > 1 ? parts[1] : "") + "&spot=" + parts[0] + "#panel";
-    }
-
-    private static List<PaperLine> papers(SeatSheet seat, Wording words) {
-        List<PaperLine> lines = new ArrayList<>();
-        lines.add(new PaperLine(
-                words.say("drill.paper.weight"),
-                words.say(
-                        "drill.paper.fromTo",
-                        Map.of(
-                                "from", Argument.of(seat.weightMin().value().orElseThrow()),
-                                "to", Argument.of(seat.weightMax().value().orElseThrow())))));
-        seat.lengthMax()
-                .value()
-                .flatMap(limit -> limit.max())
-                .ifPresent(most -> lines.add(new PaperLine(words.say("drill.paper.length"), words.both(most))));
-        lines.add(new PaperLine(
-                words.say("drill.paper.slots"),
-                String.join(
-                        " · ",
-                        seat.shell().slots().value().orElse(List.of()).stream()
-                                .map(words::both)
-                                .toList())));
-        seat.insert()
-                .value()
-                .orElse(List.of())
-                .forEach(piece -> lines.add(new PaperLine(
-                        words.say("drill.piece." + piece.key()),
-                        words.say("drill.paper.piece." + (piece.key().equals("body") ? "IN" : "OUT")))));
-        lines.add(new PaperLine(words.say("drill.paper.handle"), words.say("handle.UP")));
-        lines.add(new PaperLine(words.say("drill.paper.level"), words.say("drill.paper.levelSays")));
-        lines.add(new PaperLine(
-                words.say("drill.paper.life"), words.say("drill.paper.lifeSays", Map.of("years", Argument.of(8)))));
-        lines.add(new PaperLine(words.say("drill.paper.rolls"), words.say("drill.paper.rollsSays")));
-        return lines;
     }
 
     /** Something is done; what cannot be is refused, and nothing was done. */
@@ -406,68 +361,6 @@ class RunController {
         return "redirect:/bench/runs/" + id + "/apart";
     }
 
-    private ModelAndView choose(
-            SignedIn user, Drills.Run run, Map<String, String> typed, List<FieldProblem> problems, Model model) {
-        Wording words = viewing.wording(user);
-        Shelf shelf = run.task().shelf();
-        model.addAttribute("run", run.id());
-        model.addAttribute("runName", DrillController.name(run.task(), words));
-        model.addAttribute("child", child(shelf, words));
-        model.addAttribute(
-                "seats",
-                shelf.seats().stream()
-                        .map(seat -> new SeatLine(
-                                seat.sheet().id(),
-                                seat.identity().fullName() + ", " + words.say("seatKind." + seat.kind()),
-                                papers(seat, words).subList(0, 3),
-                                typed.getOrDefault("argument." + seat.sheet().id(), ""),
-                                seat.sheet().id().equals(typed.get("seat"))))
-                        .toList());
-        List<Option> arguments = new ArrayList<>();
-        arguments.add(new Option(Chosen.SUITS, words.say("drill.argument.SUITS"), false));
-        Chosen.ARGUMENTS.forEach(
-                each -> arguments.add(new Option(each.name(), words.say("drill.argument." + each), false)));
-        model.addAttribute("arguments", arguments);
-        model.addAttribute(
-                "places",
-                shelf.present().car().orElseThrow().positions().stream()
-                        .map(SeatingPosition::id)
-                        .map(place -> new Option(
-                                place.toString(),
-                                words.say("place." + place),
-                                place.toString().equals(typed.get("place"))))
-                        .toList());
-        model.addAttribute(
-                "methods",
-                Arrays.stream(Method.values())
-                        .map(method -> new Option(
-                                method.name(),
-                                words.say("method." + method),
-                                method.name().equals(typed.get("method"))))
-                        .toList());
-        model.addAttribute("problems", problems.stream().map(words::say).toList());
-        return new ModelAndView(
-                "drill/choose", model.asMap(), problems.isEmpty() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
-    }
-
-    private static String child(Shelf shelf, Wording words) {
-        boolean flat = shelf.present()
-                .newest(Fact.Ordered.class)
-                .filter(order -> order.value().order() == Fact.OrderKind.FLAT)
-                .isPresent();
-        return words.say(
-                flat ? "drill.childFlat" : "drill.child",
-                Map.of(
-                        "weight",
-                        Argument.of(shelf.present().weight().orElseThrow().value()),
-                        "length",
-                        Argument.of(shelf.present()
-                                .measured(Fact.Dimension.BODY)
-                                .orElseThrow()
-                                .value()
-                                .length())));
-    }
-
     /** What was chosen, with its arguments. */
     @PostMapping("/choice")
     ModelAndView chosen(
@@ -479,45 +372,13 @@ class RunController {
         if (run.isOver() || run.task().kind() != Task.Kind.CHOOSE) {
             return new ModelAndView("redirect:/bench/runs/" + id);
         }
-        Shelf shelf = run.task().shelf();
         List<FieldProblem> problems = new ArrayList<>();
-        List<String> seats =
-                shelf.seats().stream().map(seat -> seat.sheet().id()).toList();
-        List<String> places = shelf.present().car().orElseThrow().positions().stream()
-                .map(position -> position.id().toString())
-                .toList();
-        List<String> methods = Arrays.stream(Method.values()).map(Method::name).toList();
-        among("seat", fields, seats, problems);
-        among("place", fields, places, problems);
-        among("method", fields, methods, problems);
-        if (!problems.isEmpty()) {
-            return choose(user, run, fields, problems, model);
+        Optional<Choosing.Choice> choice = choosing.choice(run, fields, problems);
+        if (choice.isEmpty()) {
+            return choosing.page(user, run, fields, problems, model);
         }
-        StringBuilder choice =
-                new StringBuilder(fields.get("seat") + " " + fields.get("place") + " " + fields.get("method"));
-        List<String> known = new ArrayList<>(List.of(Chosen.SUITS));
-        Chosen.ARGUMENTS.forEach(each -> known.add(each.name()));
-        for (String seat : seats) {
-            String argument = fields.getOrDefault("argument." + seat, Chosen.SUITS);
-            choice.append(' ').append(seat).append('=').append(known.contains(argument) ? argument : Chosen.SUITS);
-        }
-        drills.end(user, id, choice.toString(), judged(shelf, choice.toString()).points());
+        drills.end(user, id, choice.get().text(), choice.get().points());
         return new ModelAndView("redirect:/bench/runs/" + id + "/apart");
-    }
-
-    private static void among(
-            String field, Map<String, String> fields, List<String> allowed, List<FieldProblem> problems) {
-        if (!allowed.contains(fields.getOrDefault(field, ""))) {
-            problems.add(FieldProblem.notAmong(
-                    field.equals("seat") ? "chosenSeat" : field, fields.getOrDefault(field, ""), allowed));
-        }
-    }
-
-    private static Chosen judged(Shelf shelf, String choice) {
-        String[] parts = choice.split(" ");
-        Map<String, String> arguments = new HashMap<>();
-        Arrays.stream(parts).skip(3).map(each -> each.split("=")).forEach(each -> arguments.put(each[0], each[1]));
-        return Chosen.of(shelf, parts[0], PositionId.parse(parts[1]), Method.valueOf(parts[2]), arguments);
     }
 
     /** The taking apart, with the bench as it was at a moment. */
@@ -538,7 +399,7 @@ class RunController {
         model.addAttribute("kind", run.task().kind().name());
         model.addAttribute("number", run.task().number());
         if (run.task().kind() == Task.Kind.CHOOSE) {
-            return apartChoice(run, words, model);
+            return choosing.apart(user, run, model);
         }
         Drills.Done done = drills.done(run);
         DryRun dry = drills.replayed(run, done);
@@ -558,7 +419,7 @@ class RunController {
                 "phases",
                 apart.seconds().entrySet().stream()
                         .sorted(Map.Entry.comparingByKey())
-                        .map(each -> new PaperLine(words.say("phase." + each.getKey()), clock(each.getValue())))
+                        .map(each -> new Papers.Line(words.say("phase." + each.getKey()), clock(each.getValue())))
                         .toList());
         return new ModelAndView("drill/apart", model.asMap());
     }
@@ -578,73 +439,23 @@ class RunController {
     }
 
     /** Goes and looks beside the planner's and beside trial and error. */
-    private static List<PaperLine> cost(TakenApart apart, Wording words) {
-        List<PaperLine> lines = new ArrayList<>();
+    private static List<Papers.Line> cost(TakenApart apart, Wording words) {
+        List<Papers.Line> lines = new ArrayList<>();
         lines.add(costLine("drill.cost.yours", apart.goes(), apart.looks(), words));
         if (apart.plannersLooks() > 0 || apart.plannersGoes() > 0) {
             lines.add(costLine("drill.cost.planners", apart.plannersGoes(), apart.plannersLooks(), words));
         }
         if (apart.trialAndErrorCycles() > 0) {
-            lines.add(new PaperLine(
+            lines.add(new Papers.Line(
                     words.say("drill.cost.trialAndError"),
                     words.say("drill.cost.cycles", Map.of("cycles", Argument.of(apart.trialAndErrorCycles())))));
         }
         return lines;
     }
 
-    private static PaperLine costLine(String whose, int goes, int looks, Wording words) {
-        return new PaperLine(
+    private static Papers.Line costLine(String whose, int goes, int looks, Wording words) {
+        return new Papers.Line(
                 words.say(whose),
                 words.say("drill.cost.says", Map.of("goes", Argument.of(goes), "looks", Argument.of(looks))));
-    }
-
-    private static ModelAndView apartChoice(Drills.Run run, Wording words, Model model) {
-        Shelf shelf = run.task().shelf();
-        Chosen chosen = judged(shelf, run.choice().orElseThrow());
-        model.addAttribute("child", child(shelf, words));
-        model.addAttribute("clean", chosen.points().stream().allMatch(Point::isGood));
-        model.addAttribute("chosenSeat", chosen.seat().seat().identity().fullName());
-        model.addAttribute(
-                "answers",
-                chosen.answers().stream()
-                        .map(answer -> new SeatLine(
-                                answer.seat().sheet().id(),
-                                answer.seat().identity().fullName(),
-                                answer.findings().stream()
-                                        .map(finding -> new PaperLine(
-                                                finding.code().name().replace('_', '-'), words.say(finding)))
-                                        .toList(),
-                                words.say("drill.answer." + answer.answer()),
-                                answer == chosen.seat()))
-                        .toList());
-        model.addAttribute(
-                "place",
-                chosen.place()
-                        .map(place -> words.say(
-                                "drill.placeAnswer",
-                                Map.of(
-                                        "place", new Argument.OfKey("place." + place.place()),
-                                        "method", new Argument.OfKey("method." + place.method()),
-                                        "answer", new Argument.OfKey("drill.answer." + place.answer()))))
-                        .orElseGet(() -> words.say("drill.noSuchMethod")));
-        model.addAttribute(
-                "placeWhy",
-                chosen.place().stream()
-                        .flatMap(place -> place.deciding().stream())
-                        .map(words::say)
-                        .toList());
-        model.addAttribute(
-                "points",
-                chosen.points().stream()
-                        .map(point -> new PointLine(
-                                point.sort().name(),
-                                words.say("drill.sort." + point.sort()),
-                                new DrillWords(words).of(point),
-                                point.rule().name().replace('_', '-'),
-                                0,
-                                "",
-                                point.isGood()))
-                        .toList());
-        return new ModelAndView("drill/apart-choice", model.asMap());
     }
 }

@@ -21,10 +21,7 @@ import java.util.List;
  * @param step index of the setting it stands at
  * @param rollMm what a roll lifts the foot end by, in mm; negative where it lies under the head end
  * @param foam what the foam keeps
- * @param tight whether webbing was pulled in at all
- * @param lockDepthMm d*, how deep belt or strap lies where it locks, in mm; without meaning while it is not tight
- * @param fastened whether belt or anchors hold it: buckled in its path, or clicked
- * @param locked whether the webbing can no longer run out
+ * @param webbing belt or strap
  * @param loaded whether carrier and child are on it
  */
 public record Hold(
@@ -34,10 +31,7 @@ public record Hold(
         int step,
         double rollMm,
         Depths foam,
-        boolean tight,
-        double lockDepthMm,
-        boolean fastened,
-        boolean locked,
+        Webbing webbing,
         boolean loaded) {
     /** What a hand tugs with at the belt path: firmly, as at a door. */
     private static final double TUG_NEWTONS = 100;
@@ -60,7 +54,7 @@ public record Hold(
 
     /** A base set down on fresh foam, held by nothing. */
     public static Hold setDown(Tightening cushion, ReclineGeometry geometry, List<Length> lifts, int step) {
-        return new Hold(cushion, geometry, lifts, step, 0, Depths.NONE, false, 0, false, false, false);
+        return new Hold(cushion, geometry, lifts, step, 0, Depths.NONE, Webbing.LOOSE, false);
     }
 
     private Load load() {
@@ -71,12 +65,8 @@ public record Hold(
         return cushion.pullAt();
     }
 
-    private boolean isHeld() {
-        return tight && fastened;
-    }
-
     private Held held() {
-        return isHeld() ? cushion.held(foam, lockDepthMm, load()) : cushion.resting(foam, load());
+        return webbing.holds() ? cushion.held(foam, webbing.depthMm(), load()) : cushion.resting(foam, load());
     }
 
     /** θ on this ground. */
@@ -109,7 +99,7 @@ public record Hold(
 
     /** Webbing that nothing takes up, in mm, 0 or more. */
     public double slackMm() {
-        return isHeld() ? Math.max(0, held().depths().at(pullAt()) - lockDepthMm) : 0;
+        return webbing.holds() ? Math.max(0, held().depths().at(pullAt()) - webbing.depthMm()) : 0;
     }
 
     /** How far a firm tug at the belt path moves it with nobody in it, in mm (SEC-6). */
@@ -118,14 +108,14 @@ public record Hold(
     }
 
     private double movementAlone() {
-        if (!fastened) {
+        if (!fastened()) {
             return NOTHING_HOLDS_MM;
         }
-        if (!tight) {
+        if (!tight()) {
             return NOT_TIGHTENED_MM;
         }
         double gives = TUG_NEWTONS / (SLACK_STIFFNESS + STIFFNESS_PER_NEWTON * tensionNewtons());
-        return slackMm() + gives + (locked ? 0 : RUNS_OUT_MM);
+        return slackMm() + gives + (locked() ? 0 : RUNS_OUT_MM);
     }
 
     /**
@@ -134,64 +124,71 @@ public record Hold(
      */
     public Hold pulled(Press press) {
         Stages stages = cushion.stages(List.of(press), foam);
-        if (!fastened) {
-            return withFoam(stages.foam());
+        if (!fastened()) {
+            return with(stages.foam(), webbing);
         }
-        double kept = lockDepthMm + stages.foam().at(pullAt()) - foam.at(pullAt());
-        double depth = tight ? Math.max(kept, stages.lockDepthMm()) : stages.lockDepthMm();
-        return new Hold(cushion, geometry, lifts, step, rollMm, stages.foam(), true, depth, true, locked, loaded);
+        double kept = webbing.depthMm() + stages.foam().at(pullAt()) - foam.at(pullAt());
+        double depth = tight() ? Math.max(kept, stages.lockDepthMm()) : stages.lockDepthMm();
+        return with(stages.foam(), webbing.pulledTo(depth));
     }
 
     /** Pressed or rocked without pulling: the foam gives, the webbing does not follow. */
     public Hold pressed(Press press) {
-        return withFoam(cushion.stages(List.of(press), foam).foam());
+        return with(cushion.stages(List.of(press), foam).foam(), webbing);
     }
 
-    private Hold withFoam(Depths kept) {
-        return new Hold(cushion, geometry, lifts, step, rollMm, kept, tight, lockDepthMm, fastened, locked, loaded);
+    private Hold with(Depths kept, Webbing other) {
+        return new Hold(cushion, geometry, lifts, step, rollMm, kept, other, loaded);
     }
 
     /** Webbing let out. */
     public Hold loosened() {
-        return new Hold(cushion, geometry, lifts, step, rollMm, foam, false, 0, fastened, false, loaded);
+        return with(foam, webbing.letOut());
     }
 
     /** Fastened or not; what is unfastened is no longer tight. */
     public Hold fastened(boolean now) {
-        return new Hold(
-                cushion, geometry, lifts, step, rollMm, foam, tight && now, lockDepthMm, now, locked && now, loaded);
+        return with(foam, webbing.fastened(now));
     }
 
     public Hold locked(boolean now) {
-        return new Hold(cushion, geometry, lifts, step, rollMm, foam, tight, lockDepthMm, fastened, now, loaded);
+        return with(foam, webbing.locked(now));
     }
 
     public Hold loaded(boolean now) {
-        return new Hold(cushion, geometry, lifts, step, rollMm, foam, tight, lockDepthMm, fastened, locked, now);
+        return new Hold(cushion, geometry, lifts, step, rollMm, foam, webbing, now);
+    }
+
+    public boolean tight() {
+        return webbing.tight();
+    }
+
+    public boolean fastened() {
+        return webbing.fastened();
+    }
+
+    public boolean locked() {
+        return webbing.locked();
     }
 
     /** The device at another setting; with the webbing tight it pulls the base down by as much as it lifts it there. */
     public Hold at(int setting) {
         double change = lifts.get(setting).millimetres() - lifts.get(step).millimetres();
-        return new Hold(
-                cushion, geometry, lifts, setting, rollMm, foam, tight, deeperBy(change), fastened, locked, loaded);
+        return new Hold(cushion, geometry, lifts, setting, rollMm, foam, lifted(change), loaded);
     }
 
     /** A roll that lifts the foot end by so much; negative under the head end. */
     public Hold rolled(double millimetres) {
-        double change = millimetres - rollMm;
-        return new Hold(
-                cushion, geometry, lifts, step, millimetres, foam, tight, deeperBy(change), fastened, locked, loaded);
+        return new Hold(cushion, geometry, lifts, step, millimetres, foam, lifted(millimetres - rollMm), loaded);
     }
 
-    private double deeperBy(double lifted) {
-        return lockDepthMm + lifted * (1 - pullAt());
+    private Webbing lifted(double byMm) {
+        return webbing.deeperBy(byMm * (1 - pullAt()));
     }
 
     /** Tightened no better than so: the webbing let out until it is slack by so many mm. */
     public Hold slackBy(double millimetres) {
         double rests = cushion.resting(foam, load()).depths().at(pullAt());
-        return new Hold(
-                cushion, geometry, lifts, step, rollMm, foam, true, rests - millimetres, fastened, locked, loaded);
+        return with(foam, webbing.pulledTo(rests - millimetres));
     }
 }

@@ -9,6 +9,7 @@ import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Consumer;
 
 /**
  * What is so on the bench, and nobody is told.
@@ -86,219 +87,127 @@ public record Truth(
         };
     }
 
+    /** What differs from another truth; everything else is as it was. */
+    private static final class Change {
+        private Map<Question, String> eye;
+        private Hold hold;
+        private Straps straps;
+        private Threading threading;
+        private int crotch;
+        private Map<String, Boolean> insert;
+        private HandlePosition handle;
+        private double gapMm;
+        private Angle ground;
+        private String carrierModel;
+        private String baseModel;
+        private int madeYear;
+        private Doll child;
+        private Set<Misuse> marks;
+
+        Change(Truth of) {
+            eye = of.eye;
+            hold = of.hold;
+            straps = of.straps;
+            threading = of.threading;
+            crotch = of.crotch;
+            insert = of.insert;
+            handle = of.handle;
+            gapMm = of.gapMm;
+            ground = of.ground;
+            carrierModel = of.carrierModel;
+            baseModel = of.baseModel;
+            madeYear = of.madeYear;
+            child = of.child;
+            marks = of.marks;
+        }
+
+        Truth made() {
+            return new Truth(
+                    eye,
+                    hold,
+                    straps,
+                    threading,
+                    crotch,
+                    insert,
+                    handle,
+                    gapMm,
+                    ground,
+                    carrierModel,
+                    baseModel,
+                    madeYear,
+                    child,
+                    marks);
+        }
+    }
+
+    private Truth changed(Consumer<Change> by) {
+        Change change = new Change(this);
+        by.accept(change);
+        return change.made();
+    }
+
     public Truth with(Question question, String answer) {
-        Map<Question, String> changed = new EnumMap<>(Question.class);
-        changed.putAll(eye);
-        changed.put(question, answer);
-        return new Truth(
-                changed,
-                hold,
-                straps,
-                threading,
-                crotch,
-                insert,
-                handle,
-                gapMm,
-                ground,
-                carrierModel,
-                baseModel,
-                madeYear,
-                child,
-                marks);
+        Map<Question, String> answers = new EnumMap<>(Question.class);
+        answers.putAll(eye);
+        answers.put(question, answer);
+        return changed(change -> change.eye = answers);
     }
 
-    public Truth with(Hold changed) {
-        return new Truth(
-                eye,
-                changed,
-                straps,
-                threading,
-                crotch,
-                insert,
-                handle,
-                gapMm,
-                ground,
-                carrierModel,
-                baseModel,
-                madeYear,
-                child,
-                marks);
+    public Truth with(Hold other) {
+        return changed(change -> change.hold = other);
     }
 
-    public Truth with(Straps changed) {
-        return new Truth(
-                eye,
-                hold,
-                changed,
-                threading,
-                crotch,
-                insert,
-                handle,
-                gapMm,
-                ground,
-                carrierModel,
-                baseModel,
-                madeYear,
-                child,
-                marks);
+    public Truth with(Straps other) {
+        return changed(change -> change.straps = other);
     }
 
-    public Truth with(Threading changed) {
-        return new Truth(
-                eye,
-                hold,
-                straps,
-                changed,
-                crotch,
-                insert,
-                handle,
-                gapMm,
-                ground,
-                carrierModel,
-                baseModel,
-                madeYear,
-                child,
-                marks);
+    public Truth with(Threading other) {
+        return changed(change -> change.threading = other);
     }
 
     public Truth withCrotch(int opening) {
-        return new Truth(
-                eye,
-                hold,
-                straps,
-                threading,
-                opening,
-                insert,
-                handle,
-                gapMm,
-                ground,
-                carrierModel,
-                baseModel,
-                madeYear,
-                child,
-                marks);
+        return changed(change -> change.crotch = opening);
     }
 
     public Truth withPiece(String piece, boolean in) {
-        Map<String, Boolean> changed = new LinkedHashMap<>(insert);
-        changed.put(piece, in);
-        return new Truth(
-                eye,
-                hold,
-                straps,
-                threading,
-                crotch,
-                changed,
-                handle,
-                gapMm,
-                ground,
-                carrierModel,
-                baseModel,
-                madeYear,
-                child,
-                marks);
+        Map<String, Boolean> pieces = new LinkedHashMap<>(insert);
+        pieces.put(piece, in);
+        return changed(change -> change.insert = pieces);
     }
 
     public Truth with(HandlePosition position) {
-        return new Truth(
-                eye,
-                hold,
-                straps,
-                threading,
-                crotch,
-                insert,
-                position,
-                gapMm,
-                ground,
-                carrierModel,
-                baseModel,
-                madeYear,
-                child,
-                marks);
+        return changed(change -> change.handle = position);
     }
 
     /** The front seat this far off; never less than touching. */
     public Truth withGap(double millimetres) {
-        return new Truth(
-                eye,
-                hold,
-                straps,
-                threading,
-                crotch,
-                insert,
-                handle,
-                Math.max(0, millimetres),
-                ground,
-                carrierModel,
-                baseModel,
-                madeYear,
-                child,
-                marks);
+        return changed(change -> change.gapMm = Math.max(0, millimetres));
     }
 
     public Truth withGround(Angle slope) {
-        return new Truth(
-                eye,
-                hold,
-                straps,
-                threading,
-                crotch,
-                insert,
-                handle,
-                gapMm,
-                slope,
-                carrierModel,
-                baseModel,
-                madeYear,
-                child,
-                marks);
+        return changed(change -> change.ground = slope);
     }
 
     public Truth labelled(String carrier, String base, int year) {
-        return new Truth(
-                eye, hold, straps, threading, crotch, insert, handle, gapMm, ground, carrier, base, year, child, marks);
+        return changed(change -> {
+            change.carrierModel = carrier;
+            change.baseModel = base;
+            change.madeYear = year;
+        });
     }
 
     public Truth with(Doll doll) {
-        return new Truth(
-                eye,
-                hold,
-                straps,
-                threading,
-                crotch,
-                insert,
-                handle,
-                gapMm,
-                ground,
-                carrierModel,
-                baseModel,
-                madeYear,
-                doll,
-                marks);
+        return changed(change -> change.child = doll);
     }
 
     public Truth marked(Misuse misuse, boolean there) {
-        Set<Misuse> changed = EnumSet.noneOf(Misuse.class);
-        changed.addAll(marks);
+        Set<Misuse> others = EnumSet.noneOf(Misuse.class);
+        others.addAll(marks);
         if (there) {
-            changed.add(misuse);
+            others.add(misuse);
         } else {
-            changed.remove(misuse);
+            others.remove(misuse);
         }
-        return new Truth(
-                eye,
-                hold,
-                straps,
-                threading,
-                crotch,
-                insert,
-                handle,
-                gapMm,
-                ground,
-                carrierModel,
-                baseModel,
-                madeYear,
-                child,
-                changed);
+        return changed(change -> change.marks = others);
     }
 }
