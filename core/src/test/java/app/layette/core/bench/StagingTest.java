@@ -15,11 +15,14 @@ import app.layette.core.entry.Method;
 import app.layette.core.entry.Misuse;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.misuse.Misuses;
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Every fault that can be staged shows to the look or test that is meant for it, and is named where it is left. */
 class StagingTest {
@@ -55,6 +58,46 @@ class StagingTest {
                 .containsExactlyInAnyOrder(
                         Misuse.BASE_CARRIED_OUT, Misuse.MOVEMENT_TESTED_ELSEWHERE, Misuse.FORWARD_TOO_EARLY)
                 .allSatisfy(misuse -> assertThat(Staging.of(misuse).what()).isNotEmpty());
+    }
+
+    /** Where each could be so, a second time and laid together the other way. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "-| BASE_CARRIED_OUT MOVEMENT_TESTED_ELSEWHERE FORWARD_TOO_EARLY",
+                "ALL| WRONG_WEIGHT WRONG_LENGTH EXPIRED UNKNOWN_HISTORY RECALLED PARTS_MISSING"
+                        + " ADDED_PADDING INSERT_LEFT_IN INSERT_LEFT_OUT INSERT_PIECE_LEFT HARNESS_LOOSE"
+                        + " HARNESS_TOO_TIGHT HIP_SLACK CLIP_LOW CLIP_HIGH CLIP_OPEN TONGUE_NOT_LATCHED"
+                        + " BULKY_CLOTHING ROLL_BEHIND_HEAD BASE_LOOSE AIRBAG_ACTIVE LOOSE_OBJECTS",
+                "ANCHORS| ANCHORS_UPSIDE_DOWN ANCHOR_NOT_CLICKED BORROWED_ANCHORS",
+                "BAR| BAR_OFF_BACK",
+                "BASE| WRONG_BASE CARRIER_NOT_CLICKED",
+                "BASELESS| CARRIER_TIPPED BELT_OVER_LOOSE_CHILD",
+                "BASE_BELT| BELT_THROUGH_CARRIER",
+                "BED| BED_WRONG_GUIDES BED_SHOULDER_PART BED_WRONG_PLACE",
+                "BELT| WRONG_BUCKLE WRONG_BELT_PATH",
+                "DEVICE| TOO_UPRIGHT TOO_RECLINED TOWEL_WRONG_END TWO_NOODLES",
+                "EUROPEAN| EUROPEAN_WITHOUT_MANUAL",
+                "FLAT| HEAD_TOWARDS_DOOR",
+                "GAP| TOUCHES_FRONT_SEAT",
+                "GROUND| LEVEL_ON_SLOPE",
+                "HANDLE| HANDLE_WRONG TOYS_ON_HANDLE",
+                "HARNESS| SLOT_ABOVE SLOT_FAR_BELOW SLOTS_UNEQUAL PAD_DIFFERS NOT_HOME_ON_PLATE" + " WEBBING_TWISTED",
+                "LEG| LEG_ON_STORAGE LEG_NOT_LOCKED",
+                "LOCK| BELT_NOT_LOCKED",
+                "LOCK_OFF| LOCK_OFF_OPEN",
+                "RIGID| NOT_PUSHED_HOME",
+                "SET_UP| BASE_SET_UP_WRONG",
+                "STRAP| STRAP_UNDER_LOCK_OFF",
+                "SYSTEMS| BOTH_SYSTEMS",
+                "TURNS| SWIVEL_NOT_LOCKED"
+            })
+    void eachIsStagedWhereThereIsSuchAThing(String where, String misuses) {
+        assertThat(Arrays.stream(Misuse.values())
+                        .filter(each -> Staging.of(each).where().equals(where))
+                        .map(Misuse::name))
+                .containsExactlyInAnyOrder(misuses.split(" "));
     }
 
     private static List<Object> shown(Hands hands, Truth truth, Doing look) {
