@@ -168,7 +168,10 @@ class Drills {
 
     /** The run with everything done again that was done. */
     DryRun replayed(Run run, Done done) {
-        DryRun dry = starts.computeIfAbsent(run.task(), Task::start).run();
+        // Begun outside the lock: two who begin the same at once come to the same.
+        Task.Start start = Optional.ofNullable(starts.get(run.task())).orElseGet(run.task()::start);
+        starts.put(run.task(), start);
+        DryRun dry = start.run();
         done.doings().forEach(dry::does);
         return dry;
     }

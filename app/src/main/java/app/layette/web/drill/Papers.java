@@ -1,6 +1,7 @@
 package app.layette.web.drill;
 
 import app.layette.core.finding.Argument;
+import app.layette.core.seat.InsertPiece;
 import app.layette.core.seat.SeatSheet;
 import app.layette.formats.wording.Wording;
 import java.util.ArrayList;
@@ -40,12 +41,24 @@ final class Papers {
                 .orElse(List.of())
                 .forEach(piece -> lines.add(new Line(
                         words.say("drill.piece." + piece.key()),
-                        words.say("drill.paper.piece." + (piece.key().equals("body") ? "IN" : "OUT")))));
-        lines.add(new Line(words.say("drill.paper.handle"), words.say("handle.UP")));
+                        words.say("drill.paper.piece." + (isForNewborns(piece) ? "IN" : "OUT")))));
+        seat.handle()
+                .value()
+                .orElse(List.of())
+                .forEach(position ->
+                        lines.add(new Line(words.say("drill.paper.handle"), words.say("handle." + position))));
         lines.add(new Line(words.say("drill.paper.level"), words.say("drill.paper.levelSays")));
-        lines.add(new Line(
-                words.say("drill.paper.life"), words.say("drill.paper.lifeSays", Map.of("years", Argument.of(8)))));
+        seat.life()
+                .value()
+                .ifPresent(life -> lines.add(new Line(
+                        words.say("drill.paper.life"),
+                        words.say("drill.paper.lifeSays", Map.of("years", Argument.of(life.years()))))));
         lines.add(new Line(words.say("drill.paper.rolls"), words.say("drill.paper.rollsSays")));
         return lines;
+    }
+
+    /** As the lightest band of the piece says. */
+    private static boolean isForNewborns(InsertPiece piece) {
+        return piece.bands().get(0).use() == InsertPiece.Use.REQUIRED;
     }
 }

@@ -2,13 +2,14 @@ package app.layette.web.drill;
 
 import app.layette.core.bench.act.Doing;
 import app.layette.core.bench.act.Hand;
+import app.layette.core.bench.fault.Staging;
+import app.layette.core.bench.lesson.Caregiver;
 import app.layette.core.bench.run.DryRun;
 import app.layette.core.bench.run.Task;
 import app.layette.core.bench.scene.Scene;
 import app.layette.core.entry.Answers;
 import app.layette.core.entry.Area;
 import app.layette.core.entry.Method;
-import app.layette.core.entry.Misuse;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.TeachItem;
 import app.layette.core.seat.HandlePosition;
@@ -32,30 +33,6 @@ enum Tool {
     CARRIER,
     WRONG,
     FAMILY;
-
-    /** What cannot be put right beside a car. */
-    private static final List<Misuse> RULES_OUT = List.of(
-            Misuse.WRONG_WEIGHT,
-            Misuse.WRONG_LENGTH,
-            Misuse.EXPIRED,
-            Misuse.UNKNOWN_HISTORY,
-            Misuse.RECALLED,
-            Misuse.PARTS_MISSING,
-            Misuse.WRONG_BASE);
-
-    /** What a caregiver may be stopped for. */
-    private static final List<Misuse> STOPS = List.of(
-            Misuse.BULKY_CLOTHING,
-            Misuse.TONGUE_NOT_LATCHED,
-            Misuse.HARNESS_LOOSE,
-            Misuse.HIP_SLACK,
-            Misuse.CLIP_LOW,
-            Misuse.CLIP_HIGH,
-            Misuse.BASE_LOOSE,
-            Misuse.LOCK_OFF_OPEN,
-            Misuse.MOVEMENT_TESTED_ELSEWHERE,
-            Misuse.CARRIER_NOT_CLICKED,
-            Misuse.HANDLE_WRONG);
 
     private static final int[] FRONT_SEAT_MM = {80, 40, -40, -80};
 
@@ -129,8 +106,8 @@ enum Tool {
                         .map(sensed -> Doing.of(Hand.PUT_RIGHT, sensed.says()))
                         .distinct()
                         .forEach(uses::add);
-                made(scene, uses, Question.PARTS);
-                RULES_OUT.forEach(misuse -> uses.add(Doing.of(Hand.RULE_OUT, misuse)));
+                uses.add(Doing.make(Question.PARTS, scene.inOrder(Question.PARTS)));
+                Staging.RULES_OUT.forEach(misuse -> uses.add(Doing.of(Hand.RULE_OUT, misuse)));
             }
             case FAMILY -> family(kind, scene, uses);
         }
@@ -221,7 +198,7 @@ enum Tool {
     private static void family(Task.Kind kind, Scene scene, List<Doing> uses) {
         if (kind == Task.Kind.TEACH) {
             uses.add(Doing.of(Hand.GO_ON));
-            STOPS.forEach(misuse -> uses.add(Doing.of(Hand.STOP, misuse)));
+            Caregiver.SLIPS.forEach(misuse -> uses.add(Doing.of(Hand.STOP, misuse)));
             return;
         }
         for (TeachItem item : TeachItem.values()) {

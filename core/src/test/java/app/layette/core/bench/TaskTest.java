@@ -8,6 +8,7 @@ import app.layette.core.bench.act.Hand;
 import app.layette.core.bench.choose.Chosen;
 import app.layette.core.bench.fault.Staging;
 import app.layette.core.bench.hands.Sensed;
+import app.layette.core.bench.lesson.Caregiver;
 import app.layette.core.bench.progress.Skill;
 import app.layette.core.bench.run.BenchCar;
 import app.layette.core.bench.run.DryRun;
@@ -34,10 +35,12 @@ import app.layette.core.trial.Search;
 import app.layette.core.trial.TrialAndError;
 import app.layette.core.trial.TrialBand;
 import java.time.LocalDate;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -124,6 +127,36 @@ class TaskTest {
                 .doesNotContain(Misuse.HARNESS_LOOSE, Misuse.CLIP_LOW, Misuse.HIP_SLACK, Misuse.CLIP_OPEN);
         assertThat(apart(task, run).points().stream().filter(Point::isGood).map(Point::about))
                 .allMatch(about -> staged.contains(Misuse.valueOf(about)));
+    }
+
+    /** What is missing is not to be had beside the car: the restraint is ruled out; what was added is taken away. */
+    @Test
+    void missingPartsAreNotPutRightByHand() {
+        long number = 6;
+        while (!new Task(Task.Kind.FIND, number).staged().equals(List.of(Misuse.PARTS_MISSING))) {
+            number += 6;
+        }
+        Task task = new Task(Task.Kind.FIND, number);
+        DryRun run = task.begin();
+        run.does(Doing.make(Question.PARTS, "COMPLETE"));
+        assertThat(run.moments().get(0).outcome().sensed()).containsExactly(new Sensed("MAKE", "NOT_TO_BE_HAD"));
+        assertThat(apart(task, run).isClean()).isFalse();
+        run.does(Doing.of(Hand.RULE_OUT, Misuse.PARTS_MISSING));
+        assertThat(apart(task, run).isClean()).isTrue();
+    }
+
+    /** Every slip that a caregiver makes is one that they may be stopped for, and the other way round. */
+    @Test
+    void everySlipCanBeStopped() {
+        Set<Misuse> made = EnumSet.noneOf(Misuse.class);
+        for (long number = 1; number <= 150; number++) {
+            DryRun run = new Task(Task.Kind.TEACH, number).begin();
+            while (run.nextTurn().isPresent()) {
+                run.nextTurn().get().slip().ifPresent(made::add);
+                run.does(Doing.of(Hand.GO_ON));
+            }
+        }
+        assertThat(made).containsExactlyInAnyOrderElementsOf(Caregiver.SLIPS);
     }
 
     @ParameterizedTest
@@ -255,7 +288,18 @@ class TaskTest {
                 "LEVEL ROOF 0 0",
                 "MOVE_FRONT_SEAT 1e9 0 0",
                 "GO_ON - 0 0",
-                "TEACH X 0 0"
+                "TEACH X 0 0",
+                "INSERT body=MAYBE 0 0",
+                "CARRIER_ON GENTLY 0 0",
+                "LATCH TWICE 0 0",
+                "TUG ROOF 0 0",
+                "MEASURE SHOE 0 0",
+                "SET_DEVICE 00000000000000000000000000000000000000001 0 0",
+                "THREAD 1.0 0 0",
+                "MAKE RECALL=NONE_OPEN 0 0",
+                "MAKE HISTORY=OWNED_FROM_NEW 0 0",
+                "MAKE GROUND=STEEP 0 0",
+                "RULE_OUT HANDLE_WRONG 0 0"
             })
     void whatCannotBeDoneHereIsRefusedAndNothingIsDone(String text) {
         DryRun run = new Task(Task.Kind.FIT, 12).begin();

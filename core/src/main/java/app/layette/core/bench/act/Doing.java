@@ -16,6 +16,9 @@ public record Doing(Hand hand, String what, double force, double pull) {
     public static final double MOST_NEWTONS = 1000;
 
     public Doing {
+        if (!hand.takes(what)) {
+            throw new IllegalArgumentException("There is nothing of the kind (" + hand + " " + what + ")");
+        }
         if (!(force >= 0 && force <= MOST_NEWTONS) || !(pull >= 0 && pull <= MOST_NEWTONS)) {
             throw new IllegalArgumentException(
                     "A force (" + force + ", " + pull + " N) must be one of a person; allowed 0 to " + MOST_NEWTONS);

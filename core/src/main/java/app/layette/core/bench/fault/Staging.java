@@ -70,6 +70,16 @@ public final class Staging {
      */
     public record Row(By by, String what, String where) {}
 
+    /** What nobody puts right beside a car: it rules the restraint out (CND, SUIT-1, SUIT-2). */
+    public static final List<Misuse> RULES_OUT = List.of(
+            Misuse.WRONG_WEIGHT,
+            Misuse.WRONG_LENGTH,
+            Misuse.EXPIRED,
+            Misuse.UNKNOWN_HISTORY,
+            Misuse.RECALLED,
+            Misuse.PARTS_MISSING,
+            Misuse.WRONG_BASE);
+
     private final Scene scene;
 
     public Staging(Scene scene) {

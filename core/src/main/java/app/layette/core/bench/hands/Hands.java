@@ -4,6 +4,7 @@ import static app.layette.core.bench.hands.Unit.SEAT;
 
 import app.layette.core.bench.act.Doing;
 import app.layette.core.bench.act.Senses;
+import app.layette.core.bench.fault.Staging;
 import app.layette.core.bench.scene.Scene;
 import app.layette.core.bench.state.Hold;
 import app.layette.core.bench.state.Straps;
@@ -186,7 +187,7 @@ public final class Hands {
                     return truth.marked(Misuse.valueOf(doing.what()), false);
                 }
                 case RULE_OUT -> {
-                    Misuse.valueOf(doing.what());
+                    need(Staging.RULES_OUT.contains(Misuse.valueOf(doing.what())), doing);
                     return truth;
                 }
                 case TEACH -> {
@@ -256,6 +257,14 @@ public final class Hands {
             if (!scene.has(question) || !Answers.takes(question, answer)) {
                 throw new IllegalArgumentException("Nothing (" + what + ") can be made so here");
             }
+            if (isOnPaper(question)) {
+                throw new IllegalArgumentException("That (" + question + ") is asked or read, and made by nobody");
+            }
+            if (question == Question.PARTS && truth.answer(question).equals("MISSING_OR_DAMAGED")) {
+                // What was added is taken away; what is missing is not to be had beside the car.
+                felt = "NOT_TO_BE_HAD";
+                return truth;
+            }
             Senses.of(question).touches().ifPresent(this::acted);
             boolean right = answer.equals(scene.inOrder(question));
             Hold hold = truth.hold();
@@ -281,11 +290,23 @@ public final class Hands {
                                 case "HIGHER" -> truth.straps().clip(CLIP_OFF_MM, true);
                                 default -> truth.straps().clip(truth.straps().clipMm(), false);
                             });
-                case GROUND -> truth.withGround(Angle.ZERO);
+                case GROUND -> {
+                    if (!right) {
+                        throw new IllegalArgumentException("Nobody drives to a slope (" + what + ")");
+                    }
+                    yield truth.withGround(Angle.ZERO);
+                }
                 case MOVEMENT, SNUG, GAP, LOCK_PROOF ->
                     throw new IllegalArgumentException(
                             "That (" + question + ") comes of what is done, not by saying so");
                 default -> truth.with(question, answer);
+            };
+        }
+
+        private static boolean isOnPaper(Question question) {
+            return switch (Senses.of(question).sense()) {
+                case ASK_FAMILY, READ_LABEL, READ_MANUALS, LOOK_UP_RECALL -> true;
+                default -> false;
             };
         }
 

@@ -28,6 +28,20 @@ public record Caregiver(List<Turn> turns) {
     private static final double WEAK_PULL = 15;
     private static final double WEAK_TAIL = 25;
 
+    /** What a caregiver may slip at, and be stopped for. */
+    public static final List<Misuse> SLIPS = List.of(
+            Misuse.BULKY_CLOTHING,
+            Misuse.TONGUE_NOT_LATCHED,
+            Misuse.HARNESS_LOOSE,
+            Misuse.HIP_SLACK,
+            Misuse.CLIP_LOW,
+            Misuse.CLIP_HIGH,
+            Misuse.BASE_LOOSE,
+            Misuse.LOCK_OFF_OPEN,
+            Misuse.MOVEMENT_TESTED_ELSEWHERE,
+            Misuse.CARRIER_NOT_CLICKED,
+            Misuse.HANDLE_WRONG);
+
     public Caregiver {
         turns = List.copyOf(turns);
     }
