@@ -65,6 +65,6 @@ class FirstLead implements ApplicationRunner {
         }
         Point point = points.saveAndFlush(
                 new Point(UUID.randomUUID(), "Fitting point", ZoneId.systemDefault(), "US", "north-american-clinic"));
-        users.save(new User(point.id(), name, name, passwords.encode(password), Author.Role.LEAD));
+        users.save(new User(point.id(), name, name, passwords.encode(password), Author.Role.LEAD).answerForAll(true));
     }
 }

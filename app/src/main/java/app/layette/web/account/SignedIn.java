@@ -20,6 +20,8 @@ public final class SignedIn extends User {
     /** Of the password as it was on signing in; the password itself is erased then. */
     private final String passwordPrint;
 
+    private final boolean forOrganisation;
+
     /** The role in which entries are made today. */
     private final Author.Role hands;
 
@@ -29,6 +31,7 @@ public final class SignedIn extends User {
         this.pointId = user.pointId();
         this.displayName = user.displayName();
         this.role = user.role();
+        this.forOrganisation = user.isForOrganisation();
         boolean isOver = user.certificateUntil().filter(today::isAfter).isPresent();
         this.hands = isOver ? Author.Role.TRAINEE : user.role();
         this.passwordPrint = print(user);
@@ -73,6 +76,11 @@ public final class SignedIn extends User {
 
     public boolean isLead() {
         return role == Author.Role.LEAD;
+    }
+
+    /** Whether this lead sees the counts of all points and opens new ones. */
+    public boolean isForOrganisation() {
+        return forOrganisation;
     }
 
     public boolean isTrainee() {

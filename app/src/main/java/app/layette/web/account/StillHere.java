@@ -2,6 +2,7 @@ package app.layette.web.account;
 
 import app.layette.core.entry.Author;
 import app.layette.formats.wording.Wording;
+import app.layette.web.wall.Wall;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -101,7 +102,13 @@ final class StillHere extends OncePerRequestFilter {
         now.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
                 today.get(), null, today.get().getAuthorities()));
         SecurityContextHolder.setContext(now);
-        chain.doFilter(request, response);
+        // From here on the database itself shows nothing of another point, whatever a query forgets.
+        Wall.Inside own = Wall.inside(today.get().pointId());
+        try {
+            chain.doFilter(request, response);
+        } finally {
+            own.close();
+        }
     }
 
     /** The page that comes before everything else; empty where all that is needed was shown. */

@@ -49,6 +49,8 @@ public class User {
     @Column(name = "retired_at")
     private Instant retiredAt;
 
+    private boolean organisation;
+
     @Column(name = "second_factor")
     private boolean secondFactor;
 
@@ -140,6 +142,17 @@ public class User {
     /** Sets the hash of a new password; whoever is signed in with the old one is out. */
     public User signInWith(String hash) {
         this.passwordHash = hash;
+        return this;
+    }
+
+    /** Whether this lead sees the counts of all points and opens new ones. */
+    public boolean isForOrganisation() {
+        return organisation && role == Author.Role.LEAD;
+    }
+
+    /** Lets a lead answer for all points, or no longer. */
+    public User answerForAll(boolean all) {
+        this.organisation = all;
         return this;
     }
 

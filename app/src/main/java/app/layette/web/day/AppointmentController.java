@@ -258,7 +258,11 @@ class AppointmentController {
         if (!model.containsAttribute("body")) {
             model.addAttribute("subject", words.say("day.letter.subject", Map.of("point", Argument.of(point.name()))));
             model.addAttribute("body", body(user, of, point, words));
-            model.addAttribute("address", of.fitting().map(addresses::of).orElse(""));
+            model.addAttribute(
+                    "address",
+                    of.fitting()
+                            .map(fitting -> addresses.of(point.id(), fitting))
+                            .orElse(""));
         }
         return "day/appointment";
     }

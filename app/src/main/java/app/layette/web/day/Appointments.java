@@ -148,7 +148,7 @@ class Appointments {
         String ended = what == What.BEDSIDE ? "TAUGHT" : "HANDED_OVER";
         List<Double> took = jdbc
                 .sql("select extract(epoch from (max(e.at) - min(e.at))) / 60 as minutes"
-                        + " from fitting f join entry e on e.fitting_id = f.record_id"
+                        + " from fitting f join entry e on e.point_id = f.point_id and e.fitting_id = f.record_id"
                         + " where f.point_id = :point and f.state = :state group by f.id, f.touched_at"
                         + " order by f.touched_at desc limit " + MOST_LEARNED)
                 .param("point", point)
@@ -386,7 +386,8 @@ class Appointments {
         }
         jdbc.sql(
                         "update appointment set bay_id = :bay, day = :day, from_time = :from, to_time = :to, revision = revision + 1,"
-                                + " state = case when state = 'WAITING' then 'BOOKED' else state end, changed_at = :at where id = :id")
+                                + " state = case when state = 'WAITING' then 'BOOKED' else state end, changed_at = :at where point_id = :point and id = :id")
+                .param("point", user.pointId())
                 .param("bay", place.get().bay())
                 .param("day", place.get().day())
                 .param("from", Time.valueOf(place.get().span().from()))
@@ -454,9 +455,11 @@ class Appointments {
                     .update();
         }
         if (changed.entry().fact() instanceof Fact.ChildDescribed) {
-            jdbc.sql("update appointment set what = case when what = 'BEFORE_BIRTH' then 'FULL' else what end,"
-                            + " due_on = null, revision = revision + 1"
-                            + " where fitting_id = :fitting and state in ('BOOKED', 'WAITING') and due_on is not null")
+            jdbc.sql(
+                            "update appointment set what = case when what = 'BEFORE_BIRTH' then 'FULL' else what end,"
+                                    + " due_on = null, revision = revision + 1"
+                                    + " where point_id = :point and fitting_id = :fitting and state in ('BOOKED', 'WAITING') and due_on is not null")
+                    .param("point", changed.point())
                     .param("fitting", changed.fitting())
                     .update();
         }

@@ -104,7 +104,7 @@ class Staff {
                 .map(String::valueOf)
                 .collect(Collectors.joining());
         jdbc.sql("insert into at_work (user_id, point_id, weekdays) values (:who, :point, :days)"
-                        + " on conflict (user_id) do update set weekdays = excluded.weekdays")
+                        + " on conflict (point_id, user_id) do update set weekdays = excluded.weekdays")
                 .param("who", who.get().id())
                 .param("point", lead.pointId())
                 .param("days", digits)
@@ -134,7 +134,7 @@ class Staff {
             return List.of(FieldProblem.outside("awayTo", to, first.get(), farthest));
         }
         jdbc.sql("insert into away (user_id, point_id, from_day, to_day) values (:who, :point, :from, :to)"
-                        + " on conflict (user_id, from_day) do update set to_day = excluded.to_day")
+                        + " on conflict (point_id, user_id, from_day) do update set to_day = excluded.to_day")
                 .param("who", who.get().id())
                 .param("point", lead.pointId())
                 .param("from", first.get())

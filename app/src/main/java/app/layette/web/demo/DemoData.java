@@ -99,7 +99,8 @@ class DemoData implements ApplicationRunner {
     }
 
     private void user(Point point, String name, String displayName, Author.Role role) {
-        users.save(new User(point.id(), name, displayName, passwords.encode(DemoPassword.VALUE), role));
+        users.save(new User(point.id(), name, displayName, passwords.encode(DemoPassword.VALUE), role)
+                .answerForAll(role == Author.Role.LEAD));
     }
 
     private static List<RollGood> goods() {

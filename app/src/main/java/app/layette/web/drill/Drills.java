@@ -238,7 +238,7 @@ class Drills {
     private void keep(SignedIn user, Skill skill) {
         jdbc.sql("insert into bench_skill (user_id, point_id, area, right_in_a_row, due)"
                         + " values (:user, :point, :area, :right, :due)"
-                        + " on conflict (user_id, area) do update set right_in_a_row = excluded.right_in_a_row,"
+                        + " on conflict (point_id, user_id, area) do update set right_in_a_row = excluded.right_in_a_row,"
                         + " due = excluded.due")
                 .param("user", user.userId())
                 .param("point", user.pointId())

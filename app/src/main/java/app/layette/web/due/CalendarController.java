@@ -34,7 +34,9 @@ class CalendarController {
     @GetMapping("/fittings/{id}/calendar.ics")
     ResponseEntity<String> family(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id) {
         fittings.planned(id, user.pointId());
-        return ResponseEntity.ok().contentType(CALENDAR).body(calendar.ofFamily(id, viewing.wording(user)));
+        return ResponseEntity.ok()
+                .contentType(CALENDAR)
+                .body(calendar.ofFamily(user.pointId(), id, viewing.wording(user)));
     }
 
     @GetMapping("/calendar/{token}.ics")

@@ -141,6 +141,7 @@ class DueController {
         Page<DueItems.Item> shown = Page.of(found, page, MOST_SHOWN);
         List<DueItems.Item> open = shown.items();
         List<DueItems.Mark> marks = items.marks(
+                user.pointId(),
                 open.stream().map(DueItems.Item::fittingId).distinct().toList());
         List<Line> lines = open.stream()
                 .map(item -> line(item, about, marks, today, words))
@@ -203,7 +204,9 @@ class DueController {
     private Map<UUID, String> pictures(List<DueItems.Item> open, UUID point) {
         Map<UUID, String> pictures = new HashMap<>();
         Map<String, String> drawn = new HashMap<>();
-        items.seats(open.stream().map(DueItems.Item::fittingId).distinct().toList())
+        items.seats(
+                        point,
+                        open.stream().map(DueItems.Item::fittingId).distinct().toList())
                 .forEach((fitting, seat) -> pictures.put(
                         fitting,
                         drawn.computeIfAbsent(
@@ -277,7 +280,7 @@ class DueController {
         if (note.length() > LONGEST_NOTE) {
             problems.add(words.say("due.refused.long", Map.of("length", Argument.of(note.length()))));
         }
-        if (items.find(fitting, what, dueOn).isEmpty()) {
+        if (items.find(user.pointId(), fitting, what, dueOn).isEmpty()) {
             problems.add(words.say("due.refused.gone"));
         }
         if (problems.isEmpty()) {
@@ -291,9 +294,9 @@ class DueController {
                     user.author().id(),
                     today);
             transactions.executeWithoutResult(status -> {
-                items.mark(id, mark, viewing.clock().instant());
+                items.mark(user.pointId(), id, mark, viewing.clock().instant());
                 // What comes again has its next day now; planned under the fitting's lock, lest an entry be overlooked.
-                fittings.refresh(fitting);
+                fittings.refresh(user.pointId(), fitting);
             });
         } else {
             after.addFlashAttribute("refused", problems);
@@ -322,6 +325,7 @@ class DueController {
         transactions.executeWithoutResult(status -> chosen.forEach(item -> {
             String name = id + item.fittingId().toString() + item.what();
             items.mark(
+                    user.pointId(),
                     UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8)),
                     new DueItems.Mark(
                             item.fittingId(),
@@ -333,7 +337,7 @@ class DueController {
                             user.author().id(),
                             today),
                     viewing.clock().instant());
-            fittings.refresh(item.fittingId());
+            fittings.refresh(user.pointId(), item.fittingId());
         }));
         return "redirect:/due?ahead=" + ahead;
     }

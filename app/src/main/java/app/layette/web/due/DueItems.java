@@ -19,11 +19,13 @@ import org.springframework.stereotype.Repository;
 class DueItems {
     private static final String COLUMNS =
             "select i.fitting_id, coalesce(f.child_name, a.child_name) as child, a.reference, i.what, i.earliest,"
-                    + " i.likely, i.latest, i.every, i.done, i.hidden_until, i.person, r.last_seq as revision from due_item i join fitting f on f.id = i.fitting_id"
-                    + " join fitting r on r.id = f.record_id join family a on a.id = f.family_id";
+                    + " i.likely, i.latest, i.every, i.done, i.hidden_until, i.person, r.last_seq as revision from due_item i"
+                    + " join fitting f on f.point_id = i.point_id and f.id = i.fitting_id"
+                    + " join fitting r on r.point_id = f.point_id and r.id = f.record_id"
+                    + " join family a on a.point_id = f.point_id and a.id = f.family_id";
     /** A newer fitting of this child in the same restraint and car tells what comes next; the older one is history. */
     private static final String NOT_TAKEN_OVER =
-            " and not exists (select 1 from fitting g where g.family_id = f.family_id and g.rider = f.rider"
+            " and not exists (select 1 from fitting g where g.point_id = f.point_id and g.family_id = f.family_id and g.rider = f.rider"
                     + " and g.created_at > f.created_at and g.seat_sheet = f.seat_sheet and g.car is not distinct from f.car"
                     + " and g.state in ('HANDED_OVER', 'LEFT_WITH_OPEN_FINDINGS'))";
 
@@ -50,6 +52,11 @@ class DueItems {
             LocalDate hiddenUntil,
             String person,
             int revision) {
+        /** Without what stands elsewhere, as it was read back before anything changed. */
+        private Item asKept() {
+            return new Item(fittingId, "", "", what, earliest, likely, latest, every, done, hiddenUntil, person, 0);
+        }
+
         Optional<Period> period() {
             return Optional.ofNullable(every).map(Period::parse);
         }
@@ -80,8 +87,26 @@ class DueItems {
     }
 
     void replace(UUID fitting, UUID point, List<Item> items) {
-        jdbc.sql("delete from due_item where fitting_id = ?").param(fitting).update();
-        for (Item item : items) {
+        List<Item> before = jdbc.sql("select fitting_id, '' as child, '' as reference, what, earliest, likely, latest,"
+                        + " every, done, hidden_until, person, 0 as revision from due_item"
+                        + " where point_id = :point and fitting_id = :fitting")
+                .param("point", point)
+                .param("fitting", fitting)
+                .query(Item.class)
+                .list();
+        List<Item> now = items.stream().map(Item::asKept).toList();
+        // Most entries change none of it: then nothing is written.
+        List<Item> gone = before.stream().filter(each -> !now.contains(each)).toList();
+        for (Item item : gone) {
+            jdbc.sql("delete from due_item where point_id = :point and fitting_id = :fitting and what = :what"
+                            + " and likely = :likely")
+                    .param("point", point)
+                    .param("fitting", fitting)
+                    .param("what", item.what())
+                    .param("likely", item.likely())
+                    .update();
+        }
+        for (Item item : now.stream().filter(each -> !before.contains(each)).toList()) {
             jdbc.sql(
                             "insert into due_item (fitting_id, point_id, what, earliest, likely, latest, every, done,"
                                     + " hidden_until, person) values (:fitting, :point, :what, :earliest, :likely, :latest, :every, :done, :hidden, :person)")
@@ -124,22 +149,26 @@ class DueItems {
     }
 
     /** What a family still has before it: what was put off for us is not put off for them. */
-    List<Item> of(UUID fitting) {
-        return jdbc.sql(COLUMNS + " where i.fitting_id = :fitting and not i.done order by i.earliest, i.what")
+    List<Item> of(UUID point, UUID fitting) {
+        return jdbc.sql(
+                        COLUMNS
+                                + " where i.point_id = :point and i.fitting_id = :fitting and not i.done order by i.earliest, i.what")
+                .param("point", point)
                 .param("fitting", fitting)
                 .query(Item.class)
                 .list();
     }
 
-    Optional<Item> find(UUID fitting, String what, LocalDate likely) {
-        return of(fitting).stream()
+    Optional<Item> find(UUID point, UUID fitting, String what, LocalDate likely) {
+        return of(point, fitting).stream()
                 .filter(item -> item.what().equals(what) && item.likely().equals(likely))
                 .findFirst();
     }
 
     /** Whether a mark with this id was noted before. */
-    boolean isMarked(UUID id) {
-        return jdbc.sql("select count(*) from due_mark where id = :id")
+    boolean isMarked(UUID point, UUID id) {
+        return jdbc.sql("select count(*) from due_mark where point_id = :point and id = :id")
+                        .param("point", point)
                         .param("id", id)
                         .query(Long.class)
                         .single()
@@ -147,10 +176,12 @@ class DueItems {
     }
 
     /** Notes a mark; false when it was noted before. */
-    boolean mark(UUID id, Mark mark, Instant at) {
-        return jdbc.sql("insert into due_mark (id, fitting_id, what, due_on, kind, until, note, by_user, at, day)"
-                                + " values (:id, :fitting, :what, :due, :kind, :until, :note, :by, :at, :day)"
-                                + " on conflict (id) do nothing")
+    boolean mark(UUID point, UUID id, Mark mark, Instant at) {
+        return jdbc.sql(
+                                "insert into due_mark (point_id, id, fitting_id, what, due_on, kind, until, note, by_user, at, day)"
+                                        + " values (:point, :id, :fitting, :what, :due, :kind, :until, :note, :by, :at, :day)"
+                                        + " on conflict (point_id, id) do nothing")
+                        .param("point", point)
                         .param("id", id)
                         .param("fitting", mark.fittingId())
                         .param("what", mark.what())
@@ -166,12 +197,13 @@ class DueItems {
     }
 
     /** The seat sheet of each of these fittings. */
-    Map<UUID, String> seats(List<UUID> fittings) {
+    Map<UUID, String> seats(UUID point, List<UUID> fittings) {
         if (fittings.isEmpty()) {
             return Map.of();
         }
         Map<UUID, String> seats = new HashMap<>();
-        jdbc.sql("select id, seat_sheet from fitting where id in (:fittings)")
+        jdbc.sql("select id, seat_sheet from fitting where point_id = :point and id in (:fittings)")
+                .param("point", point)
                 .param("fittings", fittings)
                 .query(row -> {
                     seats.put(row.getObject(1, UUID.class), row.getString(2));
@@ -180,18 +212,20 @@ class DueItems {
     }
 
     /** What was said to or by a family that is erased; that something was done stays. */
-    void forgetNotes(List<UUID> fittings) {
-        jdbc.sql("update due_mark set note = '' where fitting_id in (:fittings)")
+    void forgetNotes(UUID point, List<UUID> fittings) {
+        jdbc.sql("update due_mark set note = '' where point_id = :point and fitting_id in (:fittings)")
+                .param("point", point)
                 .param("fittings", fittings)
                 .update();
     }
 
     /** Every mark on these fittings, the newest first. */
-    List<Mark> marks(List<UUID> fittings) {
+    List<Mark> marks(UUID point, List<UUID> fittings) {
         return fittings.isEmpty()
                 ? List.of()
                 : jdbc.sql("select fitting_id, what, due_on, kind, until, note, by_user, day from due_mark"
-                                + " where fitting_id in (:fittings) order by at desc")
+                                + " where point_id = :point and fitting_id in (:fittings) order by at desc")
+                        .param("point", point)
                         .param("fittings", fittings)
                         .query(Mark.class)
                         .list();

@@ -58,12 +58,12 @@ class DueProjection {
     @EventListener
     @Transactional(propagation = Propagation.MANDATORY)
     public void onErased(FamilyErased erased) {
-        items.forgetNotes(erased.fittings());
+        items.forgetNotes(erased.point(), erased.fittings());
     }
 
     /** Writes what comes due from a plan and from what was done since. */
     private void project(UUID fitting, UUID point, FittingPlan plan) {
-        List<DueItems.Mark> marks = items.marks(List.of(fitting));
+        List<DueItems.Mark> marks = items.marks(point, List.of(fitting));
         String person = whoSeesToIt(plan);
         List<DueItems.Item> due = events(fitting, plan, viewing.point(point)).stream()
                 .map(event -> item(fitting, event, marks, person))
@@ -78,7 +78,7 @@ class DueProjection {
             return List.of();
         }
         List<DatedEvent> events = new ArrayList<>(plan.dates());
-        stock.backOn(fitting).ifPresent(day -> events.add(DatedEvent.once("date.SEAT_BACK", day)));
+        stock.backOn(point.id(), fitting).ifPresent(day -> events.add(DatedEvent.once("date.SEAT_BACK", day)));
         stock.newerSheet(fitting, point).ifPresent(day -> events.add(DatedEvent.once("date.LENT_SHEET", day)));
         recalls.openSince(plan.situation(), point.zone())
                 .ifPresent(day -> events.add(DatedEvent.once("date.RECALL_OPEN", day)));

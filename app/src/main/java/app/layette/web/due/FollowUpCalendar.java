@@ -32,8 +32,8 @@ public class FollowUpCalendar {
 
     /** What a family has before it, in its own words; there is no name in it. */
     @Transactional(readOnly = true)
-    public String ofFamily(UUID fitting, Wording words) {
-        List<DueItems.Item> theirs = items.of(fitting).stream()
+    public String ofFamily(UUID point, UUID fitting, Wording words) {
+        List<DueItems.Item> theirs = items.of(point, fitting).stream()
                 .filter(item -> DatedEvent.isForTheFamily(item.what()))
                 .toList();
         return calendar(theirs, item -> words.say(item.what()), words);

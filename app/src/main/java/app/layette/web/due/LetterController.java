@@ -72,7 +72,7 @@ class LetterController {
             RedirectAttributes after,
             Model model) {
         Fittings.Planned planned = fittings.planned(fitting, user.pointId());
-        Optional<DueItems.Item> item = items.find(fitting, what, dueOn);
+        Optional<DueItems.Item> item = items.find(user.pointId(), fitting, what, dueOn);
         if (item.isEmpty()) {
             after.addFlashAttribute("refused", List.of(viewing.wording(user).say("due.refused.gone")));
             return "redirect:/due";
@@ -80,14 +80,14 @@ class LetterController {
         Wording words = viewing.wording(user, lang);
         model.addAttribute("mail", mail.way().name());
         if (!model.containsAttribute("address")) {
-            model.addAttribute("address", addresses.of(fitting));
+            model.addAttribute("address", addresses.of(user.pointId(), fitting));
         }
         model.addAttribute("fitting", fitting);
         model.addAttribute("child", planned.childName());
         model.addAttribute("reference", planned.reference());
         model.addAttribute("what", what);
         List<DueItems.Item> all = new ArrayList<>(List.of(item.get()));
-        all.addAll(others(fitting, also));
+        all.addAll(others(user.pointId(), fitting, also));
         Wording own = viewing.wording(user);
         model.addAttribute(
                 "also", all.stream().skip(1).map(LetterController::also).toList());
@@ -135,13 +135,14 @@ class LetterController {
     }
 
     /** What else the letter is about, as far as it is still due. */
-    private List<DueItems.Item> others(UUID fitting, List<String> also) {
+    private List<DueItems.Item> others(UUID point, UUID fitting, List<String> also) {
         List<DueItems.Item> others = new ArrayList<>();
         for (String each : also) {
             String[] parts = each.split(AT);
             if (parts.length == 2 && parts[1].matches("\\d{4}-\\d{2}-\\d{2}") && others.size() < MOST_IN_ONE) {
                 try {
-                    items.find(fitting, parts[0], LocalDate.parse(parts[1])).ifPresent(others::add);
+                    items.find(point, fitting, parts[0], LocalDate.parse(parts[1]))
+                            .ifPresent(others::add);
                 } catch (DateTimeParseException e) {
                     // No day: nothing of this family is due on it.
                 }
@@ -197,21 +198,23 @@ class LetterController {
             return "redirect:/due";
         }
         LocalDate today = viewing.today(viewing.point(user));
-        List<DueItems.Item> besides = others(fitting, also);
+        List<DueItems.Item> besides = others(user.pointId(), fitting, also);
         transactions.executeWithoutResult(status -> {
             items.mark(
+                    user.pointId(),
                     id,
                     written(fitting, what, dueOn, user, today, words),
                     viewing.clock().instant());
             for (DueItems.Item each : besides) {
                 UUID own = UUID.nameUUIDFromBytes((id + each.what()).getBytes(StandardCharsets.UTF_8));
                 items.mark(
+                        user.pointId(),
                         own,
                         written(fitting, each.what(), each.likely(), user, today, words),
                         viewing.clock().instant());
             }
             if (addressed) {
-                addresses.keep(fitting, letter.address());
+                addresses.keep(user.pointId(), fitting, letter.address());
             }
         });
         return "redirect:/due";
@@ -243,7 +246,7 @@ class LetterController {
      * letter.
      */
     private Sent sendOnce(UUID id, UUID point, Mail.Letter letter) {
-        if (items.isMarked(id)) {
+        if (items.isMarked(point, id)) {
             return Sent.TAKEN;
         }
         if (!underWay.add(id)) {

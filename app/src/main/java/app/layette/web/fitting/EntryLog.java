@@ -41,7 +41,7 @@ class EntryLog {
         }
         if (known.size() < fitting.lastSeq()) {
             List<Entry> all = new ArrayList<>(known);
-            rows.after(fitting.recordId(), known.size())
+            rows.after(fitting.pointId(), fitting.recordId(), known.size())
                     .forEach(document -> all.add(LayetteJson.strict().readValue(document, Entry.class)));
             known = List.copyOf(all);
             read.put(fitting.recordId(), new Known(fitting.struck(), known));

@@ -23,6 +23,9 @@ class EntryRow {
     @EmbeddedId
     private Key key;
 
+    @Column(name = "point_id")
+    private UUID pointId;
+
     private UUID id;
     private Instant at;
 
@@ -31,7 +34,8 @@ class EntryRow {
 
     protected EntryRow() {}
 
-    EntryRow(Key key, UUID id, Instant at, String document) {
+    EntryRow(UUID pointId, Key key, UUID id, Instant at, String document) {
+        this.pointId = pointId;
         this.key = key;
         this.id = id;
         this.at = at;

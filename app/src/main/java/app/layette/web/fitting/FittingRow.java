@@ -123,6 +123,10 @@ class FittingRow {
         return id;
     }
 
+    UUID pointId() {
+        return pointId;
+    }
+
     Family family() {
         return family;
     }

@@ -25,11 +25,8 @@ interface FittingRows extends JpaRepository<FittingRow, UUID> {
             order by f.touchedAt desc""")
     List<FittingRow> handedOver(UUID point, String seat, String car, UUID but, Limit limit);
 
-    @Query("select f.record.id from FittingRow f where f.id = :id")
-    Optional<UUID> recordOf(UUID id);
-
-    @Query("select f.pointId from FittingRow f where f.id = :id")
-    Optional<UUID> pointOf(UUID id);
+    @Query("select f.record.id from FittingRow f where f.pointId = :point and f.id = :id")
+    Optional<UUID> recordOf(UUID point, UUID id);
 
     /** References of the families that came last. */
     @Query("select f.family.reference from FittingRow f where f.pointId = :point order by f.createdAt desc")
@@ -40,18 +37,23 @@ interface FittingRows extends JpaRepository<FittingRow, UUID> {
     Optional<FittingRow> lock(UUID id, UUID point);
 
     /** All seats of a fitting, in the order of what they are called in its entries. */
-    @Query(
-            "select f from FittingRow f join fetch f.family join fetch f.record where f.record.id = :record order by f.unit")
-    List<FittingRow> together(UUID record);
-
-    /** {@code pattern} in lower case, with its own wildcards escaped by a backslash; index family_find serves it. */
     @Query("""
-            select f from FittingRow f join fetch f.family a
-            where f.pointId = :point
-                and (lower(a.reference || ' ' || a.childName) like :pattern escape '\\'
-                    or lower(f.childName) like :pattern escape '\\')
-            order by f.touchedAt desc""")
-    List<FittingRow> find(UUID point, String pattern, Limit limit);
+            select f from FittingRow f join fetch f.family join fetch f.record
+            where f.pointId = :point and f.record.id = :record order by f.unit""")
+    List<FittingRow> together(UUID point, UUID record);
+
+    /**
+     * The fittings with this in child or reference, the last touched first.
+     *
+     * @param pattern in lower case, with its own wildcards escaped by a backslash
+     */
+    @Query(nativeQuery = true, value = "select fitting_id from fittings_like(:point, :pattern, :most)")
+    List<UUID> like(UUID point, String pattern, int most);
+
+    @Query("""
+            select f from FittingRow f join fetch f.family
+            where f.pointId = :point and f.id in :ids order by f.touchedAt desc""")
+    List<FittingRow> find(UUID point, Collection<UUID> ids);
 
     @Query("""
             select f from FittingRow f join fetch f.family

@@ -282,8 +282,9 @@ public class Fittings {
      * that nobody in this family has had. A child that came back may have brought any number with it.
      */
     private Fact.UnitJoined joined(FittingRow first, Join join) {
-        Set<String> here =
-                fittings.together(first.id()).stream().map(FittingRow::unit).collect(Collectors.toSet());
+        Set<String> here = fittings.together(first.pointId(), first.id()).stream()
+                .map(FittingRow::unit)
+                .collect(Collectors.toSet());
         List<FittingRow> theirs = fittings.of(first.family(), Limit.unlimited());
         Unit unit = theirs.stream()
                 .filter(row -> row.childName().equalsIgnoreCase(join.childName().strip()))
@@ -324,7 +325,7 @@ public class Fittings {
         if (after.situation().neighbours().units().isEmpty()) {
             return;
         }
-        for (FittingRow other : fittings.together(changed.recordId())) {
+        for (FittingRow other : fittings.together(changed.pointId(), changed.recordId())) {
             if (other != changed) {
                 FittingPlan plan = plans.of(other, point, after.situation().everything());
                 project(other, plan);
@@ -449,7 +450,7 @@ public class Fittings {
     private Appended add(Locked fitting, EntryDraft draft, Author author) {
         FittingRow row = fitting.row();
         FittingPlan before = fitting.plan();
-        Optional<EntryRow> held = entries.findById(draft.id());
+        Optional<EntryRow> held = entries.findByPointIdAndId(fitting.point().id(), draft.id());
         if (held.isPresent()) {
             if (!held.get().key().fittingId().equals(row.recordId())) {
                 throw RefusedEntryException.because("ID_TAKEN");
@@ -549,12 +550,10 @@ public class Fittings {
      * and what comes due follow.
      */
     @Transactional
-    public void refresh(UUID fittingId) {
-        fittings.pointOf(fittingId).ifPresent(pointId -> {
-            Locked fitting = lock(fittingId, pointId);
-            project(fitting.row(), fitting.plan());
-            events.publishEvent(new FittingPlannedAgain(fittingId, pointId, fitting.plan()));
-        });
+    public void refresh(UUID pointId, UUID fittingId) {
+        Locked fitting = lock(fittingId, pointId);
+        project(fitting.row(), fitting.plan());
+        events.publishEvent(new FittingPlannedAgain(fittingId, pointId, fitting.plan()));
     }
 
     /**
@@ -564,8 +563,8 @@ public class Fittings {
      */
     private Optional<FittingRow> latest(Family family, String child) {
         Optional<FittingRow> last = fittings.of(family, Limit.of(1)).stream().findFirst();
-        List<FittingRow> together =
-                last.map(row -> fittings.together(row.recordId())).orElse(List.of());
+        List<FittingRow> together = last.map(row -> fittings.together(row.pointId(), row.recordId()))
+                .orElse(List.of());
         if (together.size() < 2) {
             return last;
         }
@@ -645,7 +644,8 @@ public class Fittings {
                 draft.waited() ? Boolean.TRUE : null,
                 draft.look());
         String document = LayetteJson.strict().writeValueAsString(entry);
-        entries.saveAndFlush(new EntryRow(new EntryRow.Key(row.recordId(), seq), entry.id(), at.toInstant(), document));
+        entries.saveAndFlush(
+                new EntryRow(point.id(), new EntryRow.Key(row.recordId(), seq), entry.id(), at.toInstant(), document));
         return entry;
     }
 
@@ -686,8 +686,9 @@ public class Fittings {
 
     /** The documents of a fitting's entries as they are stored, in their order; for the seal, which is over these. */
     @Transactional(readOnly = true)
-    public List<String> documents(UUID id) {
-        return fittings.recordOf(id).map(entries::documents).orElseThrow(NoSuchFittingException::new);
+    public List<String> documents(UUID pointId, UUID id) {
+        UUID record = fittings.recordOf(pointId, id).orElseThrow(NoSuchFittingException::new);
+        return entries.documents(pointId, record);
     }
 
     /** A child and a seat as an earlier fitting left them, and how that stands today. */
@@ -705,7 +706,8 @@ public class Fittings {
         Optional<FittingRow> latest = families.findByPointIdAndReference(pointId, reference)
                 .flatMap(family -> fittings.of(family, Limit.of(1)).stream().findFirst());
         // Of twins nobody said which is meant.
-        if (latest.isEmpty() || fittings.together(latest.get().recordId()).size() > 1) {
+        if (latest.isEmpty()
+                || fittings.together(pointId, latest.get().recordId()).size() > 1) {
             return Optional.empty();
         }
         List<Entry> record =
@@ -730,8 +732,12 @@ public class Fittings {
 
     /** The fittings of all seats that are fitted together with this one, itself among them. */
     @Transactional(readOnly = true)
-    public List<UUID> together(UUID fitting) {
-        return fittings.recordOf(fitting).map(fittings::together).orElse(List.of()).stream()
+    public List<UUID> together(UUID pointId, UUID fitting) {
+        return fittings
+                .recordOf(pointId, fitting)
+                .map(record -> fittings.together(pointId, record))
+                .orElse(List.of())
+                .stream()
                 .map(FittingRow::id)
                 .toList();
     }
@@ -742,12 +748,6 @@ public class Fittings {
         return fittings.find(id, pointId)
                 .orElseThrow(NoSuchFittingException::new)
                 .unit();
-    }
-
-    /** The fitting point that a fitting belongs to, for whoever comes by another way than signing in. */
-    @Transactional(readOnly = true)
-    public UUID pointOf(UUID fittingId) {
-        return fittings.pointOf(fittingId).orElseThrow(NoSuchFittingException::new);
     }
 
     /** Whether a family with this reference is known at a fitting point. */
@@ -768,7 +768,7 @@ public class Fittings {
         boolean one = plan.situation().neighbours().units().isEmpty();
         List<Beside> others = one
                 ? List.of()
-                : fittings.together(row.recordId()).stream()
+                : fittings.together(row.pointId(), row.recordId()).stream()
                         .filter(each -> each != row)
                         .map(each -> new Beside(
                                 each.id(), each.childName(), each.overview().state()))
@@ -880,7 +880,7 @@ public class Fittings {
                         .replace("\\", "\\\\")
                         .replace("%", "\\%")
                         .replace("_", "\\_") + "%";
-        return fittings.find(user.pointId(), pattern, Limit.of(MOST_IN_TODAY)).stream()
+        return fittings.find(user.pointId(), fittings.like(user.pointId(), pattern, MOST_IN_TODAY)).stream()
                 .map(Fittings::listed)
                 .toList();
     }

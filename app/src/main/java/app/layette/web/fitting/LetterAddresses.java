@@ -15,12 +15,12 @@ public class LetterAddresses {
 
     /** The address of a fitting's family; empty where nobody said. */
     @Transactional(readOnly = true)
-    public String of(UUID fitting) {
-        return rows.findById(fitting).map(row -> row.family().lettersTo()).orElse("");
+    public String of(UUID point, UUID fitting) {
+        return rows.find(fitting, point).map(row -> row.family().lettersTo()).orElse("");
     }
 
     @Transactional
-    public void keep(UUID fitting, String address) {
-        rows.findById(fitting).ifPresent(row -> row.family().writeTo(address));
+    public void keep(UUID point, UUID fitting, String address) {
+        rows.find(fitting, point).ifPresent(row -> row.family().writeTo(address));
     }
 }

@@ -1,6 +1,7 @@
 package app.layette.web.fitting;
 
 import app.layette.web.shelf.SheetTakenIn;
+import app.layette.web.wall.Wall;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
@@ -37,10 +38,11 @@ class Replanning {
     @EventListener
     @Transactional(propagation = Propagation.MANDATORY)
     public void onSheet(SheetTakenIn taken) {
-        jdbc.sql("insert into fitting_stale (fitting_id) select distinct e.fitting_id from entry e"
-                        + " join fitting f on f.id = e.fitting_id where f.point_id = :point"
-                        + " and e.document #>> '{fact,kind}' = 'sheetAdopted' and e.document #>> '{fact,of}' = :sheet"
-                        + " on conflict do nothing")
+        jdbc.sql(
+                        "insert into fitting_stale (point_id, fitting_id) select distinct e.point_id, e.fitting_id from entry e"
+                                + " where e.point_id = :point"
+                                + " and e.document #>> '{fact,kind}' = 'sheetAdopted' and e.document #>> '{fact,of}' = :sheet"
+                                + " on conflict do nothing")
                 .param("point", taken.point())
                 .param("sheet", taken.sheet().id())
                 .update();
@@ -48,28 +50,35 @@ class Replanning {
 
     @Scheduled(initialDelay = 5, fixedDelay = 60, timeUnit = TimeUnit.SECONDS)
     void planAgain() {
-        jdbc.sql("insert into fitting_stale (fitting_id) select f.id from fitting f join point p on p.id = f.point_id"
-                        + " where f.state in ('OPEN', 'PREPARED') and f.next_change_on <= (now() at time zone p.zone)::date"
-                        + " on conflict do nothing")
+        jdbc.sql(
+                        "insert into fitting_stale (point_id, fitting_id) select f.point_id, f.id from fitting f join point p on p.id = f.point_id"
+                                + " where f.state in ('OPEN', 'PREPARED') and f.next_change_on <= (now() at time zone p.zone)::date"
+                                + " on conflict do nothing")
                 .update();
         while (planSome() == AT_ONCE) {
             LOG.info("Planning fittings again");
         }
     }
 
+    private record Waiting(UUID pointId, UUID fittingId) {}
+
     private int planSome() {
-        List<UUID> waiting = jdbc.sql("select fitting_id from fitting_stale limit " + AT_ONCE)
-                .query(UUID.class)
+        List<Waiting> waiting = jdbc.sql("select point_id, fitting_id from fitting_stale limit " + AT_ONCE)
+                .query(Waiting.class)
                 .list();
-        for (UUID fitting : waiting) {
+        for (Waiting each : waiting) {
+            Wall.Inside own = Wall.inside(each.pointId());
             try {
-                fittings.refresh(fitting);
+                fittings.refresh(each.pointId(), each.fittingId());
             } catch (RuntimeException e) {
                 // Its next entry plans it anyway; one that cannot be planned must not keep the others waiting.
-                LOG.error("The fitting {} cannot be planned again", fitting, e);
+                LOG.error("The fitting {} cannot be planned again", each.fittingId(), e);
+            } finally {
+                own.close();
             }
-            jdbc.sql("delete from fitting_stale where fitting_id = ?")
-                    .param(fitting)
+            jdbc.sql("delete from fitting_stale where point_id = ? and fitting_id = ?")
+                    .param(each.pointId())
+                    .param(each.fittingId())
                     .update();
         }
         return waiting.size();

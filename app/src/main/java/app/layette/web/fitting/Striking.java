@@ -78,13 +78,13 @@ public class Striking {
     public List<Integer> strike(UUID fitting, Set<UUID> chosen, UUID pointId) {
         FittingRow row = rows.lock(fitting, pointId).orElseThrow(NoSuchFittingException::new);
         List<Integer> places = new ArrayList<>();
-        for (String stored : entries.documents(row.recordId())) {
+        for (String stored : entries.documents(pointId, row.recordId())) {
             ObjectNode document = (ObjectNode) LayetteJson.strict().readTree(stored);
             Entry entry = LayetteJson.strict().readValue(stored, Entry.class);
             Set<String> fields = FreeText.of(entry.fact()).keySet();
             if (chosen.contains(entry.id()) && !fields.isEmpty()) {
                 fields.forEach(field -> ((ObjectNode) document.get("fact")).put(field, STRUCK));
-                entries.strike(row.recordId(), entry.seq(), document.toString());
+                entries.strike(pointId, row.recordId(), entry.seq(), document.toString());
                 places.add(entry.seq());
             }
         }

@@ -81,7 +81,7 @@ class HandOn {
                         seats,
                         cars,
                         units,
-                        fittings.documents(fitting)));
+                        fittings.documents(user.pointId(), fitting)));
     }
 
     private static HandedOn.Unit unit(FittingRecord.Unit unit) {
@@ -189,7 +189,8 @@ class HandOn {
     @Transactional(propagation = Propagation.MANDATORY)
     public void onErased(FamilyErased erased) {
         if (!erased.fittings().isEmpty()) {
-            jdbc.sql("delete from received_case where fitting_id in (:fittings)")
+            jdbc.sql("delete from received_case where point_id = :point and fitting_id in (:fittings)")
+                    .param("point", erased.point())
                     .param("fittings", erased.fittings())
                     .update();
         }

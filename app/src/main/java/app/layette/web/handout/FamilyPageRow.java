@@ -17,6 +17,7 @@ class FamilyPageRow {
     @JdbcTypeCode(SqlTypes.CHAR)
     private String token;
 
+    private UUID pointId;
     private UUID fittingId;
     private Instant madeAt;
     private LocalDate expiresOn;
@@ -24,8 +25,9 @@ class FamilyPageRow {
 
     protected FamilyPageRow() {}
 
-    FamilyPageRow(String token, UUID fittingId, Instant madeAt, LocalDate expiresOn) {
+    FamilyPageRow(String token, UUID pointId, UUID fittingId, Instant madeAt, LocalDate expiresOn) {
         this.token = token;
+        this.pointId = pointId;
         this.fittingId = fittingId;
         this.madeAt = madeAt;
         this.expiresOn = expiresOn;
@@ -33,6 +35,10 @@ class FamilyPageRow {
 
     String token() {
         return token;
+    }
+
+    UUID pointId() {
+        return pointId;
     }
 
     UUID fittingId() {

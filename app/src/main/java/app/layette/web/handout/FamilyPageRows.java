@@ -5,5 +5,5 @@ import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface FamilyPageRows extends JpaRepository<FamilyPageRow, String> {
-    List<FamilyPageRow> findByFittingIdOrderByMadeAtDesc(UUID fittingId);
+    List<FamilyPageRow> findByPointIdAndFittingIdOrderByMadeAtDesc(UUID pointId, UUID fittingId);
 }

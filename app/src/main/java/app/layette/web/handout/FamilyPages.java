@@ -40,39 +40,41 @@ public class FamilyPages {
 
     /** The page of a fitting that may be read today. */
     @Transactional(readOnly = true)
-    Optional<FamilyPageRow> of(UUID fitting) {
-        LocalDate today = viewing.today(viewing.point(fittings.pointOf(fitting)));
-        return rows.findByFittingIdOrderByMadeAtDesc(fitting).stream()
+    Optional<FamilyPageRow> of(UUID point, UUID fitting) {
+        LocalDate today = viewing.today(viewing.point(point));
+        return rows.findByPointIdAndFittingIdOrderByMadeAtDesc(point, fitting).stream()
                 .filter(page -> page.isOpenOn(today))
                 .findFirst();
     }
 
     @Transactional
-    void make(UUID fitting, LocalDate today) {
+    void make(UUID point, UUID fitting, LocalDate today) {
         // Two hands at once make one after the other: of a family's pages one is open.
-        entities.createNativeQuery("select id from fitting where id = :id for update", UUID.class)
+        entities.createNativeQuery("select id from fitting where point_id = :point and id = :id for update", UUID.class)
+                .setParameter("point", point)
                 .setParameter("id", fitting)
                 .getSingleResult();
-        revoke(fitting);
+        revoke(point, fitting);
         byte[] token = new byte[TOKEN_BYTES];
         random.nextBytes(token);
         entities.persist(new FamilyPageRow(
                 Base64.getUrlEncoder().withoutPadding().encodeToString(token),
+                point,
                 fitting,
                 viewing.clock().instant(),
                 today.plusMonths(GOOD_FOR_MONTHS)));
     }
 
     @Transactional
-    void revoke(UUID fitting) {
-        rows.findByFittingIdOrderByMadeAtDesc(fitting)
+    void revoke(UUID point, UUID fitting) {
+        rows.findByPointIdAndFittingIdOrderByMadeAtDesc(point, fitting)
                 .forEach(page -> page.revoke(viewing.clock().instant()));
     }
 
     @EventListener
     @Transactional(propagation = Propagation.MANDATORY)
     public void onErased(FamilyErased erased) {
-        erased.fittings().forEach(this::revoke);
+        erased.fittings().forEach(fitting -> revoke(erased.point(), fitting));
     }
 
     /** The fitting whose page this is, for whoever reads its code here; empty where there is none. */
@@ -85,7 +87,7 @@ public class FamilyPages {
     @Transactional(readOnly = true)
     Optional<Open> open(String token) {
         return rows.findById(token).flatMap(page -> {
-            UUID pointId = fittings.pointOf(page.fittingId());
+            UUID pointId = page.pointId();
             Point point = viewing.point(pointId);
             if (!page.isOpenOn(viewing.today(point))) {
                 return Optional.empty();

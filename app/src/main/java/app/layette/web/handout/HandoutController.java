@@ -64,7 +64,7 @@ class HandoutController {
         model.addAttribute("id", id);
         model.addAttribute("sheet", sheet);
         speaks(words, model);
-        pages.of(id).ifPresent(page -> show(page, words, request, model));
+        pages.of(user.pointId(), id).ifPresent(page -> show(page, words, request, model));
         return "handout/handout";
     }
 
@@ -87,7 +87,7 @@ class HandoutController {
             HttpServletRequest request) {
         Wording words = viewing.wording(user, lang);
         HandoutSheet sheet = HandoutSheet.of(fittings.planned(id, user.pointId()), viewing.point(user), words);
-        Optional<FamilyPageRow> page = pages.of(id);
+        Optional<FamilyPageRow> page = pages.of(user.pointId(), id);
         byte[] document = pdf.of(
                 sheet,
                 words.language(),
@@ -103,14 +103,14 @@ class HandoutController {
     @PostMapping("/fittings/{id}/page")
     String makePage(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id) {
         fittings.planned(id, user.pointId());
-        pages.make(id, viewing.today(viewing.point(user)));
+        pages.make(user.pointId(), id, viewing.today(viewing.point(user)));
         return "redirect:/fittings/" + id + "/handout";
     }
 
     @PostMapping("/fittings/{id}/page/revoke")
     String revokePage(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id) {
         fittings.planned(id, user.pointId());
-        pages.revoke(id);
+        pages.revoke(user.pointId(), id);
         return "redirect:/fittings/" + id + "/handout";
     }
 
@@ -153,6 +153,7 @@ class HandoutController {
                         .contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
                         .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"dates.ics\"")
                         .body(calendar.ofFamily(
+                                open.point().id(),
                                 open.fitting().id(),
                                 Viewing.wording(lang == null ? locale : Languages.of(lang), open.units()))))
                 .orElseGet(() -> ResponseEntity.status(HttpStatus.GONE).build());

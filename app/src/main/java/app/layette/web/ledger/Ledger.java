@@ -17,7 +17,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Counts what was ended in a year, out of the seals and entries; it keeps nothing of its own. */
+/** Counts what was ended in a year, out of the lines that {@link LedgerLines} writes. */
 @Service
 class Ledger {
     /** How fittings are laid together. */
@@ -31,10 +31,6 @@ class Ledger {
     /** How a fitting ended, in the order in which it is drawn. */
     static final List<String> ENDINGS = List.of("HANDED_OVER", "LEFT_WITH_OPEN_FINDINGS", "TAUGHT", "NOT_FITTED");
 
-    private static final String LAST_OF =
-            "(select e.document #>> '{fact,%s}' from entry e where e.fitting_id = f.record_id"
-                    + " and e.document #>> '{fact,kind}' = '%s' order by e.seq desc limit 1)";
-
     private final JdbcClient jdbc;
 
     Ledger(JdbcClient jdbc) {
@@ -45,11 +41,22 @@ class Ledger {
      * A fitting that ended.
      *
      * @param by who ended it, as they sign in
-     * @param method as its entry spells it; empty where none was chosen
+     * @param method its constant; empty where none was chosen
      * @param minutes from its first entry to its end
      * @param looks at the level with the child in
+     * @param found how many things were wrong on arrival
+     * @param putRight how many of those were put right
      */
-    record Ended(UUID id, String state, ZonedDateTime at, String by, String method, double minutes, int looks) {}
+    record Ended(
+            UUID id,
+            String state,
+            ZonedDateTime at,
+            String by,
+            String method,
+            int minutes,
+            int looks,
+            int found,
+            int putRight) {}
 
     /**
      * Fittings laid together.
@@ -69,24 +76,22 @@ class Ledger {
     /** What ended in a year of the point's own calendar. */
     @Transactional(readOnly = true)
     List<Ended> ended(Point point, int year) {
-        return jdbc.sql("select f.id, f.state, s.sealed_at, s.sealed_by, "
-                        + String.format(LAST_OF, "method", "placed") + " as method,"
-                        + " extract(epoch from (s.sealed_at - f.created_at)) / 60 as minutes,"
-                        + " (select count(*) from entry e where e.fitting_id = f.record_id"
-                        + " and e.document #>> '{fact,kind}' = 'levelRead') as looks"
-                        + " from seal s join fitting f on f.id = s.fitting_id where f.point_id = :point"
-                        + " and s.sealed_at >= :from and s.sealed_at < :until order by s.sealed_at, f.id")
+        return jdbc.sql("select fitting_id, ending, ended_at, by_user, method, minutes, looks, found, put_right"
+                        + " from ledger_line where point_id = :point and day between :from and :until"
+                        + " order by ended_at, fitting_id")
                 .param("point", point.id())
-                .param("from", begins(point, year))
-                .param("until", begins(point, year + 1))
+                .param("from", LocalDate.of(year, 1, 1))
+                .param("until", LocalDate.of(year, 12, 31))
                 .query((row, number) -> new Ended(
-                        row.getObject("id", UUID.class),
-                        row.getString("state"),
-                        row.getTimestamp("sealed_at").toInstant().atZone(point.zone()),
-                        row.getString("sealed_by"),
-                        row.getString("method") == null ? "" : row.getString("method"),
-                        row.getDouble("minutes"),
-                        row.getInt("looks")))
+                        row.getObject("fitting_id", UUID.class),
+                        row.getString("ending"),
+                        row.getTimestamp("ended_at").toInstant().atZone(point.zone()),
+                        row.getString("by_user"),
+                        row.getString("method"),
+                        row.getInt("minutes"),
+                        row.getInt("looks"),
+                        row.getInt("found"),
+                        row.getInt("put_right")))
                 .list();
     }
 
@@ -118,7 +123,7 @@ class Ledger {
         Map<String, Integer> endings = new LinkedHashMap<>();
         ENDINGS.forEach(ending -> endings.put(ending, (int)
                 of.stream().filter(each -> each.state().equals(ending)).count()));
-        List<Double> minutes = of.stream()
+        List<Integer> minutes = of.stream()
                 .filter(each -> each.state().equals("HANDED_OVER"))
                 .map(Ended::minutes)
                 .sorted()
@@ -126,17 +131,14 @@ class Ledger {
         return new Group(
                 key,
                 endings,
-                minutes.isEmpty()
-                        ? OptionalInt.empty()
-                        : OptionalInt.of((int) Math.round(minutes.get(minutes.size() / 2))));
+                minutes.isEmpty() ? OptionalInt.empty() : OptionalInt.of(minutes.get(minutes.size() / 2)));
     }
 
     /** What was found wrong on arrival, the most frequent first; as entries spell it. */
     @Transactional(readOnly = true)
     List<Beside> found(Point point, int year) {
-        return jdbc.sql("select e.document #>> '{fact,misuse}' as what, count(*) as times from fitting f"
-                        + " join entry e on e.fitting_id = f.record_id where f.point_id = :point and f.id = f.record_id"
-                        + " and e.document #>> '{fact,kind}' = 'foundSo' and e.document #>> '{fact,there}' = 'true'"
+        return jdbc.sql("select e.document #>> '{fact,misuse}' as what, count(*) as times from entry e"
+                        + " where e.point_id = :point and e.document #>> '{fact,kind}' = 'foundSo' and e.document #>> '{fact,there}' = 'true'"
                         + " and e.at >= :from and e.at < :until group by 1 order by 2 desc, 1 limit 10")
                 .param("point", point.id())
                 .param("from", begins(point, year))
@@ -152,14 +154,14 @@ class Ledger {
         beside.add(new Beside(
                 "lent",
                 count(
-                        "select count(*) from stock_event e join stock_seat s on s.id = e.seat_id where s.point_id = :point"
+                        "select count(*) from stock_event e where e.point_id = :point"
                                 + " and e.what = 'LENT' and e.at >= :from and e.at < :until",
                         point,
                         year)));
         beside.add(new Beside(
                 "reached",
                 count(
-                        "select count(*) from due_mark m join fitting f on f.id = m.fitting_id where f.point_id = :point"
+                        "select count(*) from due_mark m where m.point_id = :point"
                                 + " and m.kind in ('DONE', 'CONTACT') and m.at >= :from and m.at < :until",
                         point,
                         year)));

@@ -75,6 +75,7 @@ class LedgerController {
             @RequestParam(defaultValue = "") String ending,
             Model model) {
         fill(user, year, by, model::addAttribute);
+        model.addAttribute("forOrganisation", user.isForOrganisation());
         Point point = viewing.point(user);
         Wording words = viewing.wording(user);
         if (!group.isEmpty() || !ending.isEmpty()) {
@@ -142,6 +143,11 @@ class LedgerController {
         List<Counted> beside = new ArrayList<>(ledger.beside(point, of).stream()
                 .map(each -> new Counted(words.say("ledger." + each.what()), each.count()))
                 .toList());
+        int foundSo = ended.stream().mapToInt(Ended::found).sum();
+        beside.add(new Counted(words.say("ledger.foundCount"), foundSo));
+        beside.add(new Counted(
+                words.say("ledger.putRight"),
+                ended.stream().mapToInt(Ended::putRight).sum()));
         Ledger.medianLooks(ended).ifPresent(looks -> beside.add(new Counted(words.say("ledger.looks"), looks)));
         into.put("beside", beside);
         into.put("barWidth", BAR);
@@ -220,7 +226,7 @@ class LedgerController {
     }
 
     private static String method(String spelled, Wording words) {
-        String key = "method." + constant(spelled);
+        String key = "method." + spelled;
         return words.knows(key) ? words.say(key) : words.say("ledger.noMethod");
     }
 

@@ -15,7 +15,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Links by which somebody sets a password: unguessable, for two days, once. A new one puts an end to the older. */
 @Component
-class PasswordLinks {
+public class PasswordLinks {
     static final Duration LASTS = Duration.ofHours(48);
     private static final int BYTES = 32;
 

@@ -9,6 +9,7 @@ import app.layette.web.account.User;
 import app.layette.web.account.Users;
 import app.layette.web.factor.Factors;
 import app.layette.web.trail.Trail;
+import app.layette.web.wall.Wall;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -80,7 +81,7 @@ public class People {
         String name = fields.getOrDefault("person", "").strip();
         if (!name.matches("[a-z0-9][a-z0-9._-]{1,39}")) {
             problems.add(new FieldProblem("person", name, "NOT_A_SIGN_IN_NAME", "2", "40"));
-        } else if (users.findByName(name).isPresent()) {
+        } else if (Wall.outside(() -> users.findByName(name)).isPresent()) {
             problems.add(new FieldProblem("person", name, "PERSON_TAKEN", "", ""));
         }
         Typed typed = read(fields, today, problems);

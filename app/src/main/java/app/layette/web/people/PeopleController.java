@@ -175,6 +175,7 @@ class PeopleController {
         ModelAndView page = new ModelAndView("people/list");
         List<Row> rows = people.of(user).stream().map(each -> row(each, today)).toList();
         page.addObject("people", rows);
+        page.addObject("forOrganisation", user.isForOrganisation());
         page.addObject("typed", typed);
         page.addObject("where", where);
         page.addObject("wrong", wrong);

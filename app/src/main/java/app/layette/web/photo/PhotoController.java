@@ -122,6 +122,7 @@ class PhotoController {
             // One that came before is there, or it was taken back or erased since: gone is gone.
             if (appended.isNew()) {
                 photographs.keep(
+                        user.pointId(),
                         entry,
                         fitting,
                         clean,
@@ -135,7 +136,7 @@ class PhotoController {
     ResponseEntity<byte[]> picture(
             @AuthenticationPrincipal SignedIn user, @PathVariable UUID id, @PathVariable UUID photo) {
         fittings.planned(id, user.pointId());
-        Optional<byte[]> picture = photographs.picture(id, photo);
+        Optional<byte[]> picture = photographs.picture(user.pointId(), id, photo);
         return picture.map(bytes -> ResponseEntity.ok()
                         .contentType(MediaType.IMAGE_JPEG)
                         .cacheControl(CacheControl.maxAge(Duration.ofDays(1)).cachePrivate())

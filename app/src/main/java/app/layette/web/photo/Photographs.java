@@ -80,10 +80,11 @@ public class Photographs {
     }
 
     /** Keeps a picture; one that is there already stays. */
-    void keep(UUID id, UUID fitting, CleanPhoto clean, String by, Instant at) {
+    void keep(UUID point, UUID id, UUID fitting, CleanPhoto clean, String by, Instant at) {
         jdbc.sql(
-                        "insert into photo (id, fitting_id, at, by_user, width, height, sha256, picture)"
-                                + " values (:id, :fitting, :at, :by, :width, :height, :sha, :picture) on conflict (id) do nothing")
+                        "insert into photo (point_id, id, fitting_id, at, by_user, width, height, sha256, picture)"
+                                + " values (:point, :id, :fitting, :at, :by, :width, :height, :sha, :picture) on conflict (point_id, id) do nothing")
+                .param("point", point)
                 .param("id", id)
                 .param("fitting", fitting)
                 .param("at", Timestamp.from(at))
@@ -95,8 +96,9 @@ public class Photographs {
                 .update();
     }
 
-    Optional<byte[]> picture(UUID fitting, UUID photo) {
-        return jdbc.sql("select picture from photo where id = :photo and fitting_id = :fitting")
+    Optional<byte[]> picture(UUID point, UUID fitting, UUID photo) {
+        return jdbc.sql("select picture from photo where point_id = :point and id = :photo and fitting_id = :fitting")
+                .param("point", point)
                 .param("photo", photo)
                 .param("fitting", fitting)
                 .query(byte[].class)
@@ -106,7 +108,8 @@ public class Photographs {
     @EventListener
     @Transactional(propagation = Propagation.MANDATORY)
     public void onErased(FamilyErased erased) {
-        jdbc.sql("delete from photo where fitting_id in (:fittings)")
+        jdbc.sql("delete from photo where point_id = :point and fitting_id in (:fittings)")
+                .param("point", erased.point())
                 .param("fittings", erased.fittings())
                 .update();
     }
@@ -116,7 +119,8 @@ public class Photographs {
     @Transactional(propagation = Propagation.MANDATORY)
     public void onChange(FittingChanged changed) {
         if (changed.entry().fact() instanceof Fact.Withdrawn) {
-            jdbc.sql("delete from photo where id = :photo and fitting_id = :fitting")
+            jdbc.sql("delete from photo where point_id = :point and id = :photo and fitting_id = :fitting")
+                    .param("point", changed.point())
                     .param("photo", changed.entry().corrects())
                     .param("fitting", changed.fitting())
                     .update();

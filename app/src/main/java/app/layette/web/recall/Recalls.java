@@ -6,6 +6,7 @@ import app.layette.core.entry.PartialDate;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
+import app.layette.web.wall.Wall;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.sql.Timestamp;
@@ -107,7 +108,11 @@ public class Recalls {
             return before;
         }
         Answered answered = new Answered(service.about(model), clock.instant());
-        transactions.executeWithoutResult(status -> remember(key, answered));
+        // It is of every point that has such a seat.
+        Wall.outside(() -> {
+            transactions.executeWithoutResult(status -> remember(key, answered));
+            return key;
+        });
         kept.put(key, answered);
         return answered;
     }
@@ -127,8 +132,9 @@ public class Recalls {
                 .param("at", Timestamp.from(answered.at()))
                 .update();
         if (!same) {
-            jdbc.sql("insert into fitting_stale (fitting_id) select distinct f.id from entry e"
-                            + " join fitting f on f.record_id = e.fitting_id"
+            jdbc.sql("insert into fitting_stale (point_id, fitting_id) select distinct f.point_id, f.id from point p"
+                            + " join entry e on e.point_id = p.id"
+                            + " join fitting f on f.point_id = e.point_id and f.record_id = e.fitting_id"
                             + " where e.document #>> '{fact,kind}' = 'labelRead'"
                             + " and lower(e.document #>> '{fact,model}') = :model on conflict do nothing")
                     .param("model", key)

@@ -62,10 +62,10 @@ public class Resealing {
         }
         chosen.forEach((fitting, entries) -> {
             // Each seat that is fitted with it has a seal of its own over the same entries.
-            List<UUID> together = fittings.together(fitting);
+            List<UUID> together = fittings.together(point, fitting);
             Set<UUID> held = together.stream()
-                    .filter(each -> seals.findById(each)
-                            .filter(row -> row.seal().holds(fittings.documents(each)))
+                    .filter(each -> seals.findByPointIdAndFittingId(point, each)
+                            .filter(row -> row.seal().holds(fittings.documents(point, each)))
                             .isPresent())
                     .collect(Collectors.toSet());
             List<Integer> places = striking.strike(fitting, entries, point);
@@ -75,17 +75,18 @@ public class Resealing {
                         author.id(),
                         Trail.What.WORDS_STRUCK,
                         "fitting " + fitting + ", entries " + said(places));
-                together.forEach(each -> reseal(each, held.contains(each), places, why, author));
+                together.forEach(each -> reseal(point, each, held.contains(each), places, why, author));
             }
         });
     }
 
-    private void reseal(UUID fitting, boolean held, List<Integer> places, String why, Author author) {
-        seals.findById(fitting)
+    private void reseal(UUID point, UUID fitting, boolean held, List<Integer> places, String why, Author author) {
+        seals.findByPointIdAndFittingId(point, fitting)
                 .filter(row -> places.get(0) <= row.seal().lastSeq())
                 .ifPresent(row -> {
-                    jdbc.sql("insert into seal_struck (fitting_id, at, by_user, why, places, sha256_before)"
-                                    + " values (:fitting, :at, :by, :why, :places, :before)")
+                    jdbc.sql("insert into seal_struck (point_id, fitting_id, at, by_user, why, places, sha256_before)"
+                                    + " values (:point, :fitting, :at, :by, :why, :places, :before)")
+                            .param("point", point)
                             .param("fitting", fitting)
                             .param("at", Timestamp.from(clock.instant()))
                             .param("by", author.id())
@@ -94,7 +95,7 @@ public class Resealing {
                             .param("before", row.seal().sha256())
                             .update();
                     if (held) {
-                        Seal anew = Seal.over(fittings.documents(fitting)
+                        Seal anew = Seal.over(fittings.documents(point, fitting)
                                 .subList(0, row.seal().lastSeq()));
                         row.takeAnew(anew);
                     }
@@ -108,9 +109,11 @@ public class Resealing {
 
     /** What was struck from under a seal, the newest first. */
     @Transactional(readOnly = true)
-    public List<Struck> of(UUID fitting) {
-        return jdbc.sql("select at, by_user, why, places, sha256_before from seal_struck where fitting_id = :fitting"
+    public List<Struck> of(UUID point, UUID fitting) {
+        return jdbc.sql("select at, by_user, why, places, sha256_before from seal_struck where point_id = :point"
+                        + " and fitting_id = :fitting"
                         + " order by at desc")
+                .param("point", point)
                 .param("fitting", fitting)
                 .query((row, number) -> new Struck(
                         row.getTimestamp("at").toInstant(),

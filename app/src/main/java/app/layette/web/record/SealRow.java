@@ -17,6 +17,8 @@ class SealRow {
     @Id
     private UUID fittingId;
 
+    private UUID pointId;
+
     private int lastSeq;
 
     @JdbcTypeCode(SqlTypes.CHAR)
@@ -32,7 +34,15 @@ class SealRow {
 
     protected SealRow() {}
 
-    SealRow(UUID fittingId, Seal seal, String engineVersion, Instant sealedAt, String sealedBy, String plan) {
+    SealRow(
+            UUID pointId,
+            UUID fittingId,
+            Seal seal,
+            String engineVersion,
+            Instant sealedAt,
+            String sealedBy,
+            String plan) {
+        this.pointId = pointId;
         this.fittingId = fittingId;
         this.lastSeq = seal.lastSeq();
         this.sha256 = seal.sha256();

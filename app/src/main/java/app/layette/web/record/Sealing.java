@@ -36,9 +36,10 @@ class Sealing {
         boolean closed = changed.entry().fact() instanceof Fact.Ended
                 && !changed.plan().state().isUnderWay();
         if (closed) {
-            Seal seal = Seal.over(fittings.documents(changed.fitting()));
+            Seal seal = Seal.over(fittings.documents(changed.point(), changed.fitting()));
             // Persisted, never merged: a seal that is there cannot be replaced.
             entities.persist(new SealRow(
+                    changed.point(),
                     changed.fitting(),
                     seal,
                     FittingPlanner.ENGINE_VERSION,
@@ -48,7 +49,7 @@ class Sealing {
         }
     }
 
-    Optional<SealRow> of(UUID fitting) {
-        return seals.findById(fitting);
+    Optional<SealRow> of(UUID point, UUID fitting) {
+        return seals.findByPointIdAndFittingId(point, fitting);
     }
 }

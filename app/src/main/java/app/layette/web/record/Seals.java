@@ -13,6 +13,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Seals {
     private static final int AT_ONCE = 500;
+    /** Before every other. */
+    private static final UUID FIRST = new UUID(0, 0);
 
     private final SealRows rows;
     private final Fittings fittings;
@@ -40,13 +42,13 @@ public class Seals {
     public Checked check() {
         List<UUID> broken = new ArrayList<>();
         int checked = 0;
-        Optional<UUID> last = Optional.empty();
-        List<UUID> next = after(last);
+        Optional<Sealed> last = Optional.empty();
+        List<Sealed> next = after(last);
         while (!next.isEmpty()) {
-            for (UUID fitting : next) {
+            for (Sealed each : next) {
                 checked++;
-                if (!holds(fitting)) {
-                    broken.add(fitting);
+                if (!holds(each.pointId(), each.fittingId())) {
+                    broken.add(each.fittingId());
                 }
             }
             last = Optional.of(next.get(next.size() - 1));
@@ -55,20 +57,23 @@ public class Seals {
         return new Checked(checked, broken);
     }
 
-    private List<UUID> after(Optional<UUID> last) {
-        return jdbc.sql(
-                        "select fitting_id from seal where cast(:last as uuid) is null or fitting_id > cast(:last as uuid)"
-                                + " order by fitting_id limit " + AT_ONCE)
-                .param("last", last.map(UUID::toString).orElse(null))
-                .query(UUID.class)
+    private record Sealed(UUID pointId, UUID fittingId) {}
+
+    private List<Sealed> after(Optional<Sealed> last) {
+        Sealed from = last.orElse(new Sealed(FIRST, FIRST));
+        return jdbc.sql("select point_id, fitting_id from seal where (point_id, fitting_id) > (:point, :fitting)"
+                        + " order by point_id, fitting_id limit " + AT_ONCE)
+                .param("point", from.pointId())
+                .param("fitting", from.fittingId())
+                .query(Sealed.class)
                 .list();
     }
 
     /** Whether the seal of a fitting holds over its entries as they stand. */
     @Transactional(readOnly = true)
-    public boolean holds(UUID fitting) {
-        return rows.findById(fitting)
-                .filter(row -> row.seal().holds(fittings.documents(fitting)))
+    public boolean holds(UUID point, UUID fitting) {
+        return rows.findByPointIdAndFittingId(point, fitting)
+                .filter(row -> row.seal().holds(fittings.documents(point, fitting)))
                 .isPresent();
     }
 }

@@ -131,7 +131,7 @@ class StoryController {
         Wording words = viewing.wording(user);
         Point point = viewing.point(user);
         List<Entry> entries = fitting.plan().situation().own();
-        Optional<SealRow> seal = sealing.of(id);
+        Optional<SealRow> seal = sealing.of(user.pointId(), id);
         model.addAttribute("id", id);
         model.addAttribute("child", fitting.childName());
         model.addAttribute("reference", fitting.reference());
@@ -142,7 +142,7 @@ class StoryController {
         model.addAttribute("lastSeq", fitting.plan().situation().lastSeq());
         model.addAttribute(
                 "seal",
-                seal.map(row -> view(row, fittings.documents(id), point.zone(), words))
+                seal.map(row -> view(row, fittings.documents(user.pointId(), id), point.zone(), words))
                         .orElse(null));
         if (user.isLead()) {
             List<Striking.Words> free = striking.of(id, user.pointId()).stream()
@@ -153,7 +153,7 @@ class StoryController {
         }
         model.addAttribute(
                 "struck",
-                resealing.of(id).stream()
+                resealing.of(user.pointId(), id).stream()
                         .map(each -> words.say(
                                 "record.struckSays",
                                 Map.of(
@@ -198,8 +198,9 @@ class StoryController {
     @GetMapping("/entries.json")
     ResponseEntity<byte[]> entries(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id) {
         fittings.planned(id, user.pointId());
-        List<String> documents = fittings.documents(id);
-        int last = sealing.of(id).map(row -> row.seal().lastSeq()).orElse(documents.size());
+        List<String> documents = fittings.documents(user.pointId(), id);
+        int last =
+                sealing.of(user.pointId(), id).map(row -> row.seal().lastSeq()).orElse(documents.size());
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_JSON)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"entries.json\"")
@@ -210,7 +211,7 @@ class StoryController {
     @GetMapping("/plan.json")
     ResponseEntity<String> plan(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id) {
         fittings.planned(id, user.pointId());
-        return sealing.of(id)
+        return sealing.of(user.pointId(), id)
                 .map(row -> ResponseEntity.ok()
                         .contentType(MediaType.APPLICATION_JSON)
                         .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"plan.json\"")

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.ModelAndView;
 
 /** The list of cloths and noodles. */
@@ -54,7 +55,9 @@ class RollController {
 
     @PostMapping("/{id}/drop")
     String drop(@AuthenticationPrincipal SignedIn user, @PathVariable UUID id) {
-        goods.drop(user.pointId(), id);
+        if (!goods.drop(user.pointId(), id)) {
+            throw new ResponseStatusException(HttpStatus.NOT_FOUND);
+        }
         return "redirect:/rolls";
     }
 

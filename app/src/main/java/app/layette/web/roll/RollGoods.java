@@ -1,6 +1,7 @@
 package app.layette.web.roll;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -29,9 +30,11 @@ public class RollGoods {
         rows.save(new RollGoodRow(pointId, good));
     }
 
-    /** Takes one from the list; one that is gone already, or another point's, is left as it is. */
+    /** Takes one from the list; false where it is gone already, or another point's. */
     @Transactional
-    public void drop(UUID pointId, UUID id) {
-        rows.one(pointId, id).ifPresent(rows::delete);
+    public boolean drop(UUID pointId, UUID id) {
+        Optional<RollGoodRow> row = rows.one(pointId, id);
+        row.ifPresent(rows::delete);
+        return row.isPresent();
     }
 }

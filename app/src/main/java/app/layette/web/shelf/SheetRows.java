@@ -26,8 +26,8 @@ interface SheetRows extends JpaRepository<SheetRow, SheetRow.Key> {
 
     /** Whether any fitting of the point ever took this version. */
     @Query(nativeQuery = true, value = """
-            select exists (select 1 from entry e join fitting f on f.id = e.fitting_id
-            where f.point_id = :point and e.document -> 'fact' ->> 'kind' = 'sheetAdopted'
-            and e.document -> 'fact' ->> 'of' = :id and e.document -> 'fact' ->> 'version' = cast(:version as text))""")
+            select exists (select 1 from entry e
+            where e.point_id = :point and e.document #>> '{fact,kind}' = 'sheetAdopted'
+            and e.document #>> '{fact,of}' = :id and e.document -> 'fact' ->> 'version' = cast(:version as text))""")
     boolean isUsed(UUID point, String id, int version);
 }

@@ -167,10 +167,12 @@ public class Stock {
                     .param("serial", serial)
                     .param("history", history.isEmpty() ? null : history, Types.VARCHAR)
                     .update();
-            label.ifPresent(jpeg -> jdbc.sql("update stock_seat set label_photo = :jpeg where id = :id")
-                    .param("jpeg", jpeg)
-                    .param("id", id)
-                    .update());
+            label.ifPresent(
+                    jpeg -> jdbc.sql("update stock_seat set label_photo = :jpeg where point_id = :point and id = :id")
+                            .param("jpeg", jpeg)
+                            .param("point", user.pointId())
+                            .param("id", id)
+                            .update());
             happened(id, user, "ADDED", model);
         }
         return problems;
@@ -204,14 +206,15 @@ public class Stock {
         }
         String reference = fittings.planned(fitting, user.pointId()).reference();
         jdbc.sql(
-                        "update stock_seat set state = 'LENT', fitting_id = :fitting, until = :until, lent_on = :today where id = :id")
+                        "update stock_seat set state = 'LENT', fitting_id = :fitting, until = :until, lent_on = :today where point_id = :point and id = :id")
                 .param("fitting", fitting)
                 .param("until", until)
                 .param("today", today)
+                .param("point", user.pointId())
                 .param("id", id)
                 .update();
         happened(id, user, lookedUp ? "LENT_LOOKED_UP" : "LENT", reference + " " + until);
-        planAgain(fitting);
+        planAgain(user.pointId(), fitting);
         return List.of();
     }
 
@@ -233,11 +236,12 @@ public class Stock {
         seat.fitting().ifPresent(fitting -> {
             jdbc.sql(
                             "update stock_seat set state = 'CLEANING', fitting_id = null, until = null, lent_on = null, counted_on = null,"
-                                    + " no_crash = false where id = :id")
+                                    + " no_crash = false where point_id = :point and id = :id")
+                    .param("point", user.pointId())
                     .param("id", id)
                     .update();
             happened(id, user, "BACK", "");
-            planAgain(fitting);
+            planAgain(user.pointId(), fitting);
         });
     }
 
@@ -258,8 +262,9 @@ public class Stock {
         }
         LocalDate today = viewing.today(viewing.point(user));
         jdbc.sql("update stock_seat set state = 'READY', washed_on = :today, counted_on = :today, no_crash = true"
-                        + " where id = :id")
+                        + " where point_id = :point and id = :id")
                 .param("today", today)
+                .param("point", user.pointId())
                 .param("id", id)
                 .update();
         happened(id, user, "READY", "");
@@ -303,7 +308,7 @@ public class Stock {
     @EventListener
     @Transactional(propagation = Propagation.MANDATORY)
     public void onSheet(SheetTakenIn taken) {
-        jdbc.sql("insert into fitting_stale (fitting_id) select fitting_id from stock_seat"
+        jdbc.sql("insert into fitting_stale (point_id, fitting_id) select point_id, fitting_id from stock_seat"
                         + " where point_id = :point and sheet_id = :sheet and state = 'LENT' on conflict do nothing")
                 .param("point", taken.point())
                 .param("sheet", taken.sheet().id())
@@ -314,7 +319,9 @@ public class Stock {
     @Transactional(readOnly = true)
     public Optional<LocalDate> newerSheet(UUID fitting, Point point) {
         return jdbc
-                .sql("select sheet_id, lent_on from stock_seat where fitting_id = :fitting and lent_on is not null")
+                .sql("select sheet_id, lent_on from stock_seat where point_id = :point and fitting_id = :fitting"
+                        + " and lent_on is not null")
+                .param("point", point.id())
                 .param("fitting", fitting)
                 .query((row, number) ->
                         newerThan(point, row.getString("sheet_id"), row.getObject("lent_on", LocalDate.class)))
@@ -345,8 +352,9 @@ public class Stock {
     public void remedied(SignedIn user, UUID id) {
         StockSeat seat = locked(user, id);
         if (seat.state() == State.READY || seat.state() == State.CLEANING) {
-            jdbc.sql("update stock_seat set remedied_on = :today where id = :id")
+            jdbc.sql("update stock_seat set remedied_on = :today where point_id = :point and id = :id")
                     .param("today", viewing.today(viewing.point(user)))
+                    .param("point", user.pointId())
                     .param("id", id)
                     .update();
             happened(id, user, "REMEDIED", "");
@@ -358,7 +366,8 @@ public class Stock {
     public void takeOut(SignedIn user, UUID id) {
         StockSeat seat = locked(user, id);
         if (seat.state() == State.READY || seat.state() == State.CLEANING) {
-            jdbc.sql("update stock_seat set state = 'OUT' where id = :id")
+            jdbc.sql("update stock_seat set state = 'OUT' where point_id = :point and id = :id")
+                    .param("point", user.pointId())
                     .param("id", id)
                     .update();
             happened(id, user, "OUT", "");
@@ -368,9 +377,8 @@ public class Stock {
     @Transactional(readOnly = true)
     public List<Event> events(SignedIn user, UUID id) {
         Point point = viewing.point(user);
-        return jdbc.sql(
-                        "select e.at, e.by_user, e.what, e.about from stock_event e join stock_seat s on s.id = e.seat_id"
-                                + " where e.seat_id = :id and s.point_id = :point order by e.seq desc limit 50")
+        return jdbc.sql("select e.at, e.by_user, e.what, e.about from stock_event e"
+                        + " where e.seat_id = :id and e.point_id = :point order by e.seq desc limit 50")
                 .param("id", id)
                 .param("point", user.pointId())
                 .query((row, number) -> new Event(
@@ -386,7 +394,7 @@ public class Stock {
     @EventListener
     @Transactional(propagation = Propagation.MANDATORY)
     public void onErased(FamilyErased erased) {
-        jdbc.sql("update stock_event e set about = '' from stock_seat s where s.id = e.seat_id and s.point_id = :point"
+        jdbc.sql("update stock_event e set about = '' where e.point_id = :point"
                         + " and split_part(e.about, ' ', 1) = :reference")
                 .param("point", erased.point())
                 .param("reference", erased.reference())
@@ -395,8 +403,9 @@ public class Stock {
 
     /** The day on which what a fitting has on loan is to be back; empty where it has nothing. */
     @Transactional(readOnly = true)
-    public Optional<LocalDate> backOn(UUID fitting) {
-        return jdbc.sql("select min(until) from stock_seat where fitting_id = :fitting")
+    public Optional<LocalDate> backOn(UUID point, UUID fitting) {
+        return jdbc.sql("select min(until) from stock_seat where point_id = :point and fitting_id = :fitting")
+                .param("point", point)
                 .param("fitting", fitting)
                 .query(LocalDate.class)
                 .optional();
@@ -412,8 +421,10 @@ public class Stock {
     }
 
     private void happened(UUID seat, SignedIn user, String what, String about) {
-        jdbc.sql("insert into stock_event (seat_id, seq, at, by_user, what, about) select :id,"
-                        + " coalesce(max(seq), 0) + 1, :at, :by, :what, :about from stock_event where seat_id = :id")
+        jdbc.sql(
+                        "insert into stock_event (point_id, seat_id, seq, at, by_user, what, about) select :point, :id,"
+                                + " coalesce(max(seq), 0) + 1, :at, :by, :what, :about from stock_event where point_id = :point and seat_id = :id")
+                .param("point", user.pointId())
                 .param("id", seat)
                 .param("at", Timestamp.from(viewing.clock().instant()))
                 .param("by", user.getUsername())
@@ -422,8 +433,9 @@ public class Stock {
                 .update();
     }
 
-    private void planAgain(UUID fitting) {
-        jdbc.sql("insert into fitting_stale (fitting_id) values (:fitting) on conflict do nothing")
+    private void planAgain(UUID point, UUID fitting) {
+        jdbc.sql("insert into fitting_stale (point_id, fitting_id) values (:point, :fitting) on conflict do nothing")
+                .param("point", point)
                 .param("fitting", fitting)
                 .update();
     }

@@ -229,7 +229,9 @@ class CarWritingController {
 
     @PostMapping("/{id}/drop")
     String drop(@AuthenticationPrincipal SignedIn user, @PathVariable String id) {
-        drafts.drop(user.pointId(), id);
+        if (!drafts.drop(user.pointId(), id)) {
+            throw new ResponseStatusException(HttpStatus.NOT_FOUND);
+        }
         return "redirect:/cars";
     }
 }

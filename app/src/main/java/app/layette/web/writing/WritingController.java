@@ -239,7 +239,9 @@ class WritingController {
 
     @PostMapping("/{id}/drop")
     String drop(@AuthenticationPrincipal SignedIn user, @PathVariable String id) {
-        drafts.drop(user.pointId(), id);
+        if (!drafts.drop(user.pointId(), id)) {
+            throw new ResponseStatusException(HttpStatus.NOT_FOUND);
+        }
         return "redirect:/shelf";
     }
 }

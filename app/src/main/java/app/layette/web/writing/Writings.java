@@ -107,10 +107,12 @@ abstract class Writings<W extends WorkingSheet> {
         return version;
     }
 
-    /** Throws the writing away; what is on the shelf stays as it is. */
+    /** Throws the writing away; what is on the shelf stays as it is. False where there is none. */
     @Transactional
-    public void drop(UUID point, String id) {
-        rows.findById(new WorkRow.Key(point, id)).filter(this::isOurs).ifPresent(rows::delete);
+    public boolean drop(UUID point, String id) {
+        Optional<WorkRow> row = rows.findById(new WorkRow.Key(point, id)).filter(this::isOurs);
+        row.ifPresent(rows::delete);
+        return row.isPresent();
     }
 
     protected static String idOf(String maker, String name) {

@@ -61,7 +61,7 @@ class DueDatabaseTest extends DatabaseTest {
     void forget() {
         jdbc.update("delete from due_mark");
         jdbc.update("delete from fitting where last_seq = 0");
-        fittings.refresh(ottilie);
+        fittings.refresh(point, ottilie);
     }
 
     private List<Item> open(LocalDate day) {
@@ -85,11 +85,11 @@ class DueDatabaseTest extends DatabaseTest {
     private void mark(String what, Mark.Kind kind, LocalDate until) {
         Mark mark = new Mark(ottilie, what, item(what).likely(), kind, until, "said", "marit", today);
         UUID id = UUID.randomUUID();
-        assertThat(items.mark(id, mark, viewing.clock().instant())).isTrue();
-        assertThat(items.mark(id, mark, viewing.clock().instant()))
+        assertThat(items.mark(point, id, mark, viewing.clock().instant())).isTrue();
+        assertThat(items.mark(point, id, mark, viewing.clock().instant()))
                 .as("sent twice it is one")
                 .isFalse();
-        fittings.refresh(ottilie);
+        fittings.refresh(point, ottilie);
     }
 
     @Test
@@ -115,7 +115,7 @@ class DueDatabaseTest extends DatabaseTest {
         assertThat(ofOttilie(today)).doesNotContain(CARD);
         assertThat(ofOttilie(until.minusDays(1))).doesNotContain(CARD);
         assertThat(ofOttilie(until)).contains(CARD);
-        assertThat(items.of(ottilie))
+        assertThat(items.of(point, ottilie))
                 .as("for the family nothing is put off")
                 .extracting(Item::what)
                 .contains(CARD);

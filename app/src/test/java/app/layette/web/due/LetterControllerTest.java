@@ -77,14 +77,14 @@ class LetterControllerTest {
     void oneThatIsTakenIsNoted() throws Mail.NotTakenException {
         assertThat(send()).isEqualTo("redirect:/due");
         verify(mail).send(any(), any());
-        verify(items).mark(any(), any(), any());
+        verify(items).mark(any(), any(), any(), any());
     }
 
     @Test
     void oneThatIsNotTakenIsNotNotedAndComesBack() throws Mail.NotTakenException {
         doThrow(new Mail.NotTakenException(null)).when(mail).send(any(), any());
         assertThat(send()).isEqualTo("redirect:/due/" + FITTING + "/letter");
-        verify(items, never()).mark(any(), any(), any());
+        verify(items, never()).mark(any(), any(), any(), any());
     }
 
     /** The second press comes while the first is on its way to a server that will not take it. */
@@ -98,6 +98,6 @@ class LetterControllerTest {
                 .send(any(), any());
         assertThat(send()).isEqualTo("redirect:/due/" + FITTING + "/letter");
         verify(mail, times(1)).send(any(), any());
-        verify(items, never()).mark(any(), any(), any());
+        verify(items, never()).mark(any(), any(), any(), any());
     }
 }

@@ -161,7 +161,7 @@ class FittingsDatabaseTest extends DatabaseTest {
         assertThat(second.others()).extracting(Fittings.Beside::childName).containsExactly("Ada");
         assertThatThrownBy(() -> fittings.append(twin, draft(new Fact.Acted("u1", Act.TIGHTENED)), point, MARIT))
                 .hasMessageContaining("OTHER_UNIT");
-        assertThat(fittings.documents(twin)).isEqualTo(fittings.documents(fitting));
+        assertThat(fittings.documents(point, twin)).isEqualTo(fittings.documents(point, fitting));
         assertThat(places()).hasSize(4);
         assertThat(jdbc.queryForObject("select count(*) from entry where fitting_id = ?", Integer.class, twin))
                 .isZero();

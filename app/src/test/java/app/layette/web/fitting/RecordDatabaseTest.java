@@ -94,7 +94,7 @@ class RecordDatabaseTest extends DatabaseTest {
             } catch (InterruptedException | ExecutionException e) {
                 throw new IllegalStateException(e);
             }
-            fittings.refresh(fitting);
+            fittings.refresh(point, fitting);
             assertThat(fittings.append(fitting, draft(new Fact.Acted("u1", Act.CAR_MOVED)), point, MARIT)
                             .seq())
                     .isEqualTo(3);

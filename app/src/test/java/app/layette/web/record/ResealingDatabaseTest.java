@@ -86,7 +86,7 @@ class ResealingDatabaseTest extends DatabaseTest {
     }
 
     private boolean holds() {
-        return seals.findById(fitting).orElseThrow().seal().holds(fittings.documents(fitting));
+        return seals.findById(fitting).orElseThrow().seal().holds(fittings.documents(point, fitting));
     }
 
     @Test
@@ -100,7 +100,7 @@ class ResealingDatabaseTest extends DatabaseTest {
                 .noneMatch(entry -> entry.toString().contains("Berta"));
         assertThat(holds()).isTrue();
         assertThat(seal()).isNotEqualTo(before);
-        assertThat(resealing.of(fitting))
+        assertThat(resealing.of(point, fitting))
                 .singleElement()
                 .satisfies(struck -> assertThat(struck.sha256Before()).isEqualTo(before));
     }
@@ -142,6 +142,6 @@ class ResealingDatabaseTest extends DatabaseTest {
         UUID later = append(new Fact.Noted(Fittings.Begin.UNIT, null, "Berta rang."));
         resealing.strike(Map.of(fitting, Set.of(later)), "asked for", point, ILSE);
         assertThat(seal()).isEqualTo(before);
-        assertThat(resealing.of(fitting)).isEmpty();
+        assertThat(resealing.of(point, fitting)).isEmpty();
     }
 }

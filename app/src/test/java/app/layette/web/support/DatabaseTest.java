@@ -28,7 +28,8 @@ public abstract class DatabaseTest {
         int newer = jdbc.update("delete from sheet s where exists (select 1 from sheet_kept k where k.id = s.id"
                 + " and s.version > k.version)");
         if (newer > 0) {
-            jdbc.update("insert into fitting_stale select id from fitting on conflict do nothing");
+            jdbc.update(
+                    "insert into fitting_stale (point_id, fitting_id) select point_id, id from fitting on conflict do nothing");
         }
     }
 

@@ -1,0 +1,3 @@
+/** The second wall between fitting points: what works for one of them sees its rows alone, in the database itself. */
+@org.springframework.modulith.ApplicationModule(displayName = "Wall")
+package app.layette.web.wall;
