@@ -92,6 +92,8 @@ public class Security {
                         .permitAll()
                         .requestMatchers("/actuator/health/**")
                         .permitAll()
+                        .requestMatchers("/actuator/prometheus")
+                        .denyAll()
                         .anyRequest()
                         .authenticated())
                 .formLogin(form -> form.loginPage("/sign-in").defaultSuccessUrl("/", false))

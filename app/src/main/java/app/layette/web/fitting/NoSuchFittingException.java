@@ -5,6 +5,6 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 
 /** There is no such fitting at this fitting point. */
 @ResponseStatus(HttpStatus.NOT_FOUND)
-class NoSuchFittingException extends RuntimeException {
+public class NoSuchFittingException extends RuntimeException {
     private static final long serialVersionUID = 1L;
 }

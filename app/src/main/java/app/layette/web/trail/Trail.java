@@ -37,6 +37,8 @@ public class Trail {
         POINT_OPENED,
         ORGANISATION_GIVEN,
         ORGANISATION_TAKEN,
+        PROGRAM_ADDED,
+        PROGRAM_REVOKED,
         PRACTICE_CHANGED,
         SHEET_TAKEN_IN,
         SHEET_DROPPED,

@@ -124,6 +124,16 @@ class EveryMappingIT {
         rows.put("/fittings/{id}", fitting);
         rows.put("/due/{fitting}", fitting);
         rows.put("/sheets/cars/from/{fitting}", fitting);
+        app.execute(
+                "insert into brought_in (point_id, id, source, brought_by, at, given, sha256, document) values ('"
+                        + point
+                        + "', '00000000-0000-4000-8000-0000000000d1', 'x', 'x', now(), 'Ottilie', repeat('1', 64),"
+                        + " '{\"resourceType\":\"Bundle\",\"type\":\"collection\",\"entry\":[{\"resource\":{\"resourceType\":\"Patient\",\"birthDate\":\"' || (current_date - 3) || '\"}}]}')");
+        app.execute("insert into program (point_id, id, name, scopes, sha256, made_by, made_at, expires_on) values ('"
+                + point
+                + "', '00000000-0000-4000-8000-0000000000e1', 'x', 'plan', repeat('2', 64), 'x', now(), current_date)");
+        rows.put("/brought-in/{id}", "00000000-0000-4000-8000-0000000000d1");
+        rows.put("/programs/{id}", "00000000-0000-4000-8000-0000000000e1");
         rows.put("/appointments/{id}", app.ask("select id from appointment limit 1"));
         rows.put("/bench/runs/{id}", "00000000-0000-4000-8000-0000000000b1");
         rows.put("/stock/{id}", "00000000-0000-4000-8000-0000000000c1");

@@ -1,0 +1,28 @@
+package app.layette.web.api;
+
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Optional;
+
+/** What a program may. */
+enum Scope {
+    PLAN,
+    SHEETS,
+    FITTINGS,
+    DUE,
+    APPOINTMENTS,
+    RECALLS,
+    FHIR,
+    METRICS;
+
+    /** As it is written in documents and addresses. */
+    String spelled() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    static Optional<Scope> of(String spelled) {
+        return Arrays.stream(values())
+                .filter(each -> each.spelled().equals(spelled))
+                .findFirst();
+    }
+}
