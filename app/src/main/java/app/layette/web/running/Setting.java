@@ -24,7 +24,7 @@ record Setting(String name, String allowed, Function<String, Boolean> takes) {
 
     /** Every setting there is. */
     static final List<Setting> ALL = List.of(
-            oneOf("LAYETTE_MODE", "serve", "demo", "holds"),
+            oneOf("LAYETTE_MODE", "serve", "demo", "holds", "prepare"),
             matching("LAYETTE_DB_URL", "jdbc:postgresql://host:port/name", "jdbc:postgresql://[^/]+/[^/?]+(\\?.*)?"),
             text("LAYETTE_DB_USER"),
             text("LAYETTE_DB_PASSWORD"),
