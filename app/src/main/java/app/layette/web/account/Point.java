@@ -28,6 +28,10 @@ public class Point {
     @Column(name = "profile_id")
     private String profileId;
 
+    /** Grows with every change of its shelf; the database counts. */
+    @Column(name = "shelf_seq", insertable = false, updatable = false)
+    private long shelfSeq;
+
     private String phone;
 
     @Column(name = "call_hours")
@@ -95,6 +99,11 @@ public class Point {
         this.profileId = practice;
         this.units = first;
         return this;
+    }
+
+    /** Grows with every change of its shelf, by whichever process. */
+    public long shelfSeq() {
+        return shelfSeq;
     }
 
     /** The practice profile that new fittings take. */

@@ -9,6 +9,7 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
@@ -150,8 +151,8 @@ public class Security {
     }
 
     @Bean
-    Attempts attempts(Clock clock) {
-        return new Attempts(clock);
+    Attempts attempts(Clock clock, JdbcClient jdbc) {
+        return new Attempts(clock, jdbc);
     }
 
     /** Two requests of one session may note the same thing in the same moment: the later one counts, and neither fails. */

@@ -75,6 +75,7 @@ final class StillHere extends OncePerRequestFilter {
             return;
         }
         user.flatMap(User::language).ifPresent(chosen -> request.setAttribute(PersonsLanguage.CHOSEN, chosen));
+        Viewing.knows(request, user.get());
         String by = request.getHeader(BY);
         if (by != null && !by.equals(today.get().author().id())) {
             response.setStatus(HttpServletResponse.SC_CONFLICT);

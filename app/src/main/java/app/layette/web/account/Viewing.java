@@ -3,6 +3,7 @@ package app.layette.web.account;
 import app.layette.core.measure.UnitSystem;
 import app.layette.formats.wording.Languages;
 import app.layette.formats.wording.Wording;
+import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Locale;
@@ -69,6 +70,11 @@ public class Viewing {
         User stored = users.findById(user.userId()).orElseThrow();
         stored.see(unitsOf(user).other());
         forget(UNITS + user.userId());
+    }
+
+    /** Keeps with the request what was read of its person already. */
+    static void knows(HttpServletRequest request, User user) {
+        user.units().ifPresent(units -> request.setAttribute(UNITS + user.id(), units));
     }
 
     private UnitSystem unitsOf(SignedIn user) {

@@ -2,6 +2,7 @@ package app.layette.web.due;
 
 import java.sql.Timestamp;
 import java.sql.Types;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.Period;
@@ -17,6 +18,8 @@ import org.springframework.stereotype.Repository;
 /** The projection of what comes due, and the marks set on it. Plain SQL: a list over many rows, never a graph. */
 @Repository
 class DueItems {
+    private static final Duration HUNG = Duration.ofMinutes(5);
+
     private static final String COLUMNS =
             "select i.fitting_id, coalesce(f.child_name, a.child_name) as child, a.reference, i.what, i.earliest,"
                     + " i.likely, i.latest, i.every, i.done, i.hidden_until, i.person, r.last_seq as revision from due_item i"
@@ -173,6 +176,27 @@ class DueItems {
                         .query(Long.class)
                         .single()
                 > 0;
+    }
+
+    /** Whether nobody else is sending this letter just now; one that hung is sent again after some minutes. */
+    boolean beginsToSend(UUID point, UUID id, Instant now) {
+        return jdbc.sql("insert into letter_under_way (point_id, id, at) values (:point, :id, :at)"
+                                + " on conflict (point_id, id) do update set at = excluded.at"
+                                + " where letter_under_way.at < :hung")
+                        .param("point", point)
+                        .param("id", id)
+                        .param("at", Timestamp.from(now))
+                        .param("hung", Timestamp.from(now.minus(HUNG)))
+                        .update()
+                == 1;
+    }
+
+    /** It is under way no more, sent or not. */
+    void isSent(UUID point, UUID id) {
+        jdbc.sql("delete from letter_under_way where point_id = :point and id = :id")
+                .param("point", point)
+                .param("id", id)
+                .update();
     }
 
     /** Notes a mark; false when it was noted before. */

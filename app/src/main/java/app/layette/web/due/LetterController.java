@@ -14,9 +14,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -44,7 +42,6 @@ class LetterController {
     private final Viewing viewing;
     private final TransactionTemplate transactions;
     private final LetterAddresses addresses;
-    private final Set<UUID> underWay = ConcurrentHashMap.newKeySet();
 
     LetterController(
             DueItems items,
@@ -249,7 +246,7 @@ class LetterController {
         if (items.isMarked(point, id)) {
             return Sent.TAKEN;
         }
-        if (!underWay.add(id)) {
+        if (!items.beginsToSend(point, id, viewing.clock().instant())) {
             return Sent.UNDER_WAY;
         }
         try {
@@ -258,7 +255,7 @@ class LetterController {
         } catch (Mail.NotTakenException e) {
             return Sent.NOT_TAKEN;
         } finally {
-            underWay.remove(id);
+            items.isSent(point, id);
         }
     }
 

@@ -14,12 +14,14 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
+import org.hibernate.annotations.DynamicUpdate;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 
 /** A fitting: what it was begun with, the last place of its entries, and the projection for lists. */
 @Entity
 @Table(name = "fitting")
+@DynamicUpdate
 class FittingRow {
     /** What stays the same from the beginning. */
     record Beginning(UUID pointId, String profileId, int profileVersion, String lawCountry, String seatSheet) {

@@ -14,6 +14,7 @@ import app.layette.formats.document.RefusedDocumentException;
 import app.layette.formats.document.Schemas;
 import app.layette.formats.document.SheetReader;
 import app.layette.formats.text.Sha256;
+import app.layette.web.account.Viewing;
 import app.layette.web.trail.Trail;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -67,9 +68,9 @@ public class Shelf {
             .weigher((SheetRow.Key key, Parsed each) -> each.weight())
             .build();
 
-    Shelf(SheetRows rows, Trail trail, Clock clock, ApplicationEventPublisher events) {
+    Shelf(SheetRows rows, Viewing viewing, Trail trail, Clock clock, ApplicationEventPublisher events) {
         this.rows = rows;
-        this.keys = new VersionKeys(rows);
+        this.keys = new VersionKeys(rows, point -> viewing.point(point).shelfSeq());
         this.trail = trail;
         this.clock = clock;
         this.events = events;

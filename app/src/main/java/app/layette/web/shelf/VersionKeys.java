@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.ToLongFunction;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
@@ -17,6 +18,7 @@ final class VersionKeys {
     private static final int MOST = 2_000;
 
     private final SheetRows rows;
+    private final ToLongFunction<UUID> seqs;
     private final Map<UUID, Long> generations = new ConcurrentHashMap<>();
     private final Map<UUID, Integer> changing = new ConcurrentHashMap<>();
     private final Cache<Asked, Held> kept =
@@ -24,10 +26,22 @@ final class VersionKeys {
 
     private record Asked(UUID point, SheetRow.Kind kind, List<String> ids) {}
 
-    private record Held(long generation, List<SheetRow.Key> keys) {}
+    /**
+     * What was read.
+     *
+     * @param generation of this process's own changes
+     * @param seq of everybody's
+     */
+    private record Held(long generation, long seq, List<SheetRow.Key> keys) {}
 
-    VersionKeys(SheetRows rows) {
+    /**
+     * Keeps what these rows say.
+     *
+     * @param seqs tells a point's number, which grows with every change of its shelf by any process
+     */
+    VersionKeys(SheetRows rows, ToLongFunction<UUID> seqs) {
         this.rows = rows;
+        this.seqs = seqs;
     }
 
     List<SheetRow.Key> of(UUID point, SheetRow.Kind kind, List<String> ids) {
@@ -35,10 +49,12 @@ final class VersionKeys {
         if (changing.containsKey(point)) {
             return rows.versionKeys(point, kind, ids);
         }
+        // Asked for before the rows: what comes between is read once more, never missed.
+        long seq = seqs.applyAsLong(point);
         Asked asked = new Asked(point, kind, List.copyOf(ids));
         Held known = kept.getIfPresent(asked);
-        if (known == null || known.generation() != generation) {
-            known = new Held(generation, List.copyOf(rows.versionKeys(point, kind, ids)));
+        if (known == null || known.generation() != generation || known.seq() != seq) {
+            known = new Held(generation, seq, List.copyOf(rows.versionKeys(point, kind, ids)));
             kept.put(asked, known);
         }
         return known.keys();

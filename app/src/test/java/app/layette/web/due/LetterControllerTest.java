@@ -22,6 +22,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Locale;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -49,6 +50,15 @@ class LetterControllerTest {
         when(mail.takes(any())).thenReturn(true);
         when(viewing.wording(any())).thenReturn(new Wording(Locale.ENGLISH, UnitSystem.METRIC));
         when(viewing.clock()).thenReturn(Clock.systemUTC());
+        // As the table does: one is under way until it is over.
+        AtomicBoolean underWay = new AtomicBoolean();
+        when(items.beginsToSend(any(), any(), any())).thenAnswer(call -> underWay.compareAndSet(false, true));
+        doAnswer(call -> {
+                    underWay.set(false);
+                    return null;
+                })
+                .when(items)
+                .isSent(any(), any());
         when(fittings.planned(any(), any())).thenReturn(new Fittings.Planned(FITTING, "W-1", "Ada", null));
         doAnswer(call -> {
                     call.<Consumer<TransactionStatus>>getArgument(0).accept(null);

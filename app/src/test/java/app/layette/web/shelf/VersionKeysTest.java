@@ -20,7 +20,8 @@ class VersionKeysTest {
     private static final SheetRow.Kind SEAT = SheetRow.Kind.SEAT;
 
     private final SheetRows rows = mock();
-    private final VersionKeys keys = new VersionKeys(rows);
+    private long seq;
+    private final VersionKeys keys = new VersionKeys(rows, point -> seq);
 
     @BeforeEach
     void aTransaction() {
@@ -42,6 +43,15 @@ class VersionKeysTest {
         verify(rows, times(1)).versionKeys(POINT, SEAT, IDS);
         verify(rows, times(1)).versionKeys(POINT, SheetRow.Kind.VEHICLE, IDS);
         verify(rows, times(1)).versionKeys(new UUID(1, 2), SEAT, IDS);
+    }
+
+    @Test
+    void whatAnotherProcessChangedIsReadAnew() {
+        keys.of(POINT, SEAT, IDS);
+        when(rows.versionKeys(POINT, SEAT, IDS)).thenReturn(List.of(key(1), key(2)));
+        assertThat(keys.of(POINT, SEAT, IDS)).containsExactly(key(1));
+        seq++;
+        assertThat(keys.of(POINT, SEAT, IDS)).containsExactly(key(1), key(2));
     }
 
     @Test

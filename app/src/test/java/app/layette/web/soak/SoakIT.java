@@ -94,7 +94,7 @@ class SoakIT {
     }
 
     /** What the database holds of one fitting. */
-    private record Held(List<UUID> ids, int lastSeq) {}
+    record Held(List<UUID> ids, int lastSeq) {}
 
     @Test
     void everyAcknowledgedEntryIsThereInOrderOnce() throws Exception {
@@ -149,7 +149,7 @@ class SoakIT {
         return kills;
     }
 
-    private static void isWhole(Map<UUID, Held> held, List<List<Technician.Sent>> sent) {
+    static void isWhole(Map<UUID, Held> held, List<List<Technician.Sent>> sent) {
         Map<UUID, Map<UUID, Integer>> places = new HashMap<>();
         held.forEach((fitting, entries) -> {
             Map<UUID, Integer> here = new HashMap<>();
@@ -176,7 +176,7 @@ class SoakIT {
     }
 
     /** Every family that was acknowledged is there once, with the entries that it was begun with. */
-    private static void areThereOnce(TestDatabase database, List<String> references) throws SQLException {
+    static void areThereOnce(TestDatabase database, List<String> references) throws SQLException {
         Map<String, Integer> entries = new HashMap<>();
         String sql = "select a.reference, count(*) from family a join fitting f on f.family_id = a.id"
                 + " join entry e on e.fitting_id = f.id and e.seq <= 4 where a.reference like 'S-%' group by a.reference";
@@ -194,7 +194,7 @@ class SoakIT {
                 .allMatch(count -> count == 4);
     }
 
-    private static List<UUID> fittings(TestDatabase database) throws SQLException {
+    static List<UUID> fittings(TestDatabase database) throws SQLException {
         List<UUID> fittings = new ArrayList<>();
         try (Connection connection =
                         DriverManager.getConnection(database.url(), TestDatabase.USER, database.password());
@@ -208,7 +208,7 @@ class SoakIT {
     }
 
     /** The ids of each fitting by their places, which have to run from 1 without a gap. */
-    private static Map<UUID, Held> held(TestDatabase database) throws SQLException {
+    static Map<UUID, Held> held(TestDatabase database) throws SQLException {
         Map<UUID, Held> held = new HashMap<>();
         String sql = "select e.fitting_id, e.seq, e.id, f.last_seq from entry e join fitting f on f.id = e.fitting_id"
                 + " order by e.fitting_id, e.seq";

@@ -32,6 +32,7 @@ final class Technician implements Callable<Technician.Day> {
     private static final Pattern CSRF = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
     private static final Duration PATIENCE = Duration.ofSeconds(10);
     private static final int PAUSE_MS = 150;
+    private static final int SERVER_ERROR = 500;
     private static final int ENDED_MINUTES = 3;
 
     private static final int ONE_IN_BEGINS = 25;
@@ -41,8 +42,12 @@ final class Technician implements Callable<Technician.Day> {
     /** An entry that the application acknowledged. */
     record Sent(UUID fitting, UUID id) {}
 
-    /** What was acknowledged in a day: entries in their order, and references of families. */
-    record Day(List<Sent> entries, List<String> families) {}
+    /**
+     * What was acknowledged in a day: entries in their order, and references of families.
+     *
+     * @param errorPages answers that were an error of the server
+     */
+    record Day(List<Sent> entries, List<String> families, int errorPages) {}
 
     private final HttpClient http = HttpClient.newBuilder()
             .cookieHandler(new CookieManager())
@@ -55,6 +60,7 @@ final class Technician implements Callable<Technician.Day> {
     private final Random random;
     private final Traffic traffic;
     private String csrf = "";
+    private int errorPages;
 
     Technician(String address, String name, List<UUID> fittings, Instant until, long seed) {
         this.address = address;
@@ -68,7 +74,7 @@ final class Technician implements Callable<Technician.Day> {
     @Override
     public Day call() throws InterruptedException {
         signIn();
-        Day day = new Day(new ArrayList<>(), new ArrayList<>());
+        Day day = new Day(new ArrayList<>(), new ArrayList<>(), 0);
         while (Instant.now().isBefore(until)) {
             if (random.nextInt(ONE_IN_BEGINS) == 0) {
                 String reference = "S-" + UUID.randomUUID().toString().substring(0, 13);
@@ -86,7 +92,7 @@ final class Technician implements Callable<Technician.Day> {
             }
             day.entries().add(new Sent(fitting, id));
         }
-        return day;
+        return new Day(day.entries(), day.families(), errorPages);
     }
 
     /** One try; true when it was acknowledged. */
@@ -186,12 +192,16 @@ final class Technician implements Callable<Technician.Day> {
         String form = fields.entrySet().stream()
                 .map(each -> each.getKey() + "=" + URLEncoder.encode(each.getValue(), StandardCharsets.UTF_8))
                 .collect(Collectors.joining("&"));
-        return http.send(
+        HttpResponse<String> answer = http.send(
                 HttpRequest.newBuilder(URI.create(address + path))
                         .timeout(PATIENCE)
                         .header("Content-Type", "application/x-www-form-urlencoded")
                         .POST(BodyPublishers.ofString(form))
                         .build(),
                 BodyHandlers.ofString());
+        if (answer.statusCode() >= SERVER_ERROR) {
+            errorPages++;
+        }
+        return answer;
     }
 }

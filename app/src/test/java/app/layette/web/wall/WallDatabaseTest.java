@@ -28,6 +28,8 @@ class WallDatabaseTest extends DatabaseTest {
             "recovery_code",
             "password_link",
             "calendar_feed",
+            "sign_in_try",
+            "sign_in_known",
             "simulated_recall",
             "recall_known",
             "backup_made",

@@ -2,14 +2,18 @@ package app.layette.web.account;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.layette.web.support.DatabaseTest;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
 
-class AttemptsTest {
+class AttemptsDatabaseTest extends DatabaseTest {
     private static final String HERE = "192.0.2.1";
     private static final String ELSEWHERE = "198.51.100.7";
 
@@ -34,7 +38,14 @@ class AttemptsTest {
     }
 
     private final Hands clock = new Hands();
-    private final Attempts attempts = new Attempts(clock);
+    private Attempts attempts;
+
+    @BeforeEach
+    void nobodyTried(@Autowired JdbcClient jdbc) {
+        jdbc.sql("delete from sign_in_try").update();
+        jdbc.sql("delete from sign_in_known").update();
+        attempts = new Attempts(clock, jdbc);
+    }
 
     private void fail(String account, String address, int times) {
         for (int i = 0; i < times; i++) {
@@ -79,5 +90,23 @@ class AttemptsTest {
         attempts.succeeded("marit", HERE);
         fail("marit", HERE, 4);
         assertThat(attempts.wait("marit", HERE)).isZero();
+    }
+
+    @Test
+    void whatIsTooOldIsForgottenAndAnotherProcessCountsOn(@Autowired JdbcClient jdbc) {
+        fail("marit", HERE, 3);
+        new Attempts(clock, jdbc).failed("marit", HERE);
+        new Attempts(clock, jdbc).failed("marit", HERE);
+        assertThat(attempts.wait("marit", HERE)).isEqualTo(Duration.ofSeconds(10));
+        assertThat(jdbc.sql("select string_agg(who, ' ') from sign_in_try")
+                        .query(String.class)
+                        .single())
+                .doesNotContain("marit", HERE);
+        clock.now = clock.now.plus(Duration.ofDays(40));
+        attempts.forget();
+        assertThat(jdbc.sql("select count(*) from sign_in_try")
+                        .query(Long.class)
+                        .single())
+                .isZero();
     }
 }
