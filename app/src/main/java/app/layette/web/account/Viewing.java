@@ -24,10 +24,9 @@ public class Viewing {
     private static final String UNITS = Viewing.class.getName() + ".units.";
     private static final String POINT = Viewing.class.getName() + ".point.";
 
-    private record Reading(Locale language, UnitSystem units) {}
-
     /** As many as there are languages and systems of units. */
-    private static final Map<Reading, Wording> WORDINGS = new ConcurrentHashMap<>();
+    private static final Map<UnitSystem, Map<Locale, Wording>> WORDINGS =
+            Map.of(UnitSystem.METRIC, new ConcurrentHashMap<>(), UnitSystem.CUSTOMARY, new ConcurrentHashMap<>());
 
     private final Users users;
     private final Points points;
@@ -56,7 +55,9 @@ public class Viewing {
 
     /** Words in a language and units. */
     public static Wording wording(Locale language, UnitSystem units) {
-        return WORDINGS.computeIfAbsent(new Reading(language, units), each -> new Wording(language, units));
+        Map<Locale, Wording> inUnits = WORDINGS.get(units);
+        Wording known = inUnits.get(language);
+        return known != null ? known : inUnits.computeIfAbsent(language, each -> new Wording(each, units));
     }
 
     /** Reads in this language from now on. */

@@ -117,8 +117,7 @@ class ComingApi {
         int most = PageOf.limit(limit);
         String last = PageOf.after(after, 1).map(mark -> mark.get(0)).orElse("");
         List<Heard> oneMore = jdbc.sql("select k.model, k.notices, k.asked_at from recall_known k where k.model > :last"
-                        + " and (exists (select 1 from entry e where e.point_id = :point"
-                        + " and e.document #>> '{fact,kind}' = 'labelRead' and lower(e.document #>> '{fact,model}') = k.model)"
+                        + " and (exists (select 1 from label_model m where m.point_id = :point and m.model = k.model)"
                         + " or exists (select 1 from stock_seat s where s.point_id = :point and lower(s.model) = k.model))"
                         + " order by k.model limit :most")
                 .param("point", program.pointId())

@@ -1,7 +1,6 @@
 package app.layette.web.begin;
 
 import app.layette.core.child.Child;
-import app.layette.core.drawing.cabin.TogetherView;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.How;
@@ -9,8 +8,6 @@ import app.layette.core.entry.QuickSeat;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.finding.Argument;
 import app.layette.formats.document.RefusedDocumentException;
-import app.layette.formats.svg.CarrierPicture;
-import app.layette.formats.svg.SvgWriter;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
@@ -354,7 +351,7 @@ class NewFittingController {
                                 each.title(),
                                 each.confirmed(),
                                 shelf.newestSeat(user.pointId(), each.id())
-                                        .map(CarrierPicture::of)
+                                        .map(seat -> shelf.pictures().seat(user.pointId(), seat))
                                         .orElse("")))
                         .toList());
         page.addObject(
@@ -365,8 +362,7 @@ class NewFittingController {
                                 each.title(),
                                 each.confirmed(),
                                 shelf.newestCar(user.pointId(), each.id())
-                                        .map(car ->
-                                                SvgWriter.picture(TogetherView.of(car, List.of(), List.of()), words))
+                                        .map(car -> shelf.pictures().car(user.pointId(), car, words))
                                         .orElse("")))
                         .toList());
         Map<String, String> filled = new LinkedHashMap<>(fields);

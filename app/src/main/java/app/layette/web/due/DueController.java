@@ -1,7 +1,6 @@
 package app.layette.web.due;
 
 import app.layette.core.finding.Argument;
-import app.layette.formats.svg.CarrierPicture;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
@@ -17,7 +16,6 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -39,7 +37,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** What comes due for all families, overdue first, and what was done about it. */
 @Controller
 class DueController {
-    private static final int MOST_SHOWN = 200;
+    private static final int MOST_SHOWN = 100;
     /** What lies farther ahead than this is found when the nearer things are done. */
     private static final int MOST_READ = 5000;
 
@@ -119,26 +117,28 @@ class DueController {
         Point point = viewing.point(user);
         LocalDate today = viewing.today(point);
         Wording words = viewing.wording(user);
-        List<DueItems.Item> all = items.open(point.id(), today, today.plusDays(ahead.days), MOST_READ);
-        String wanted = family.strip().toLowerCase(Locale.ROOT);
-        List<DueItems.Item> found = all.stream()
-                .filter(item -> what.isEmpty() || item.what().equals(what))
-                .filter(item -> person.isEmpty() || item.person().equals(person))
-                .filter(item -> (item.child() + " " + item.reference())
-                        .toLowerCase(Locale.ROOT)
-                        .contains(wanted))
-                .toList();
+        LocalDate until = today.plusDays(ahead.days);
         boolean together = by.equals(BY_FAMILY);
-        if (together) {
-            found = together(found);
-        }
+        DueItems.Asked asked = new DueItems.Asked(what, person, family.strip().toLowerCase(Locale.ROOT), together);
+        List<DueItems.Count> counts = items.counts(point.id(), today, until);
         model.addAttribute("together", together);
-        model.addAttribute("kinds", kinds(all, what, words));
+        model.addAttribute("kinds", kinds(counts, what, words));
         model.addAttribute("what", what);
-        model.addAttribute("people", people(all, person));
+        model.addAttribute("people", people(counts, person));
         model.addAttribute("person", person);
         model.addAttribute("family", family.strip());
-        Page<DueItems.Item> shown = Page.of(found, page, MOST_SHOWN);
+        Page<DueItems.Item> shown = Page.of(
+                asked.family().isEmpty()
+                        ? counts.stream()
+                                .filter(each -> what.isEmpty() || each.what().equals(what))
+                                .filter(each ->
+                                        person.isEmpty() || each.person().equals(person))
+                                .mapToInt(DueItems.Count::count)
+                                .sum()
+                        : items.count(point.id(), today, until, asked),
+                page,
+                MOST_SHOWN,
+                from -> items.open(point.id(), today, until, asked, MOST_SHOWN, from));
         List<DueItems.Item> open = shown.items();
         List<DueItems.Mark> marks = items.marks(
                 user.pointId(),
@@ -153,7 +153,6 @@ class DueController {
         model.addAttribute("pictures", pictures(open, point.id()));
         model.addAttribute("chosen", lines.stream().anyMatch(Line::chosen));
         model.addAttribute("page", shown);
-        model.addAttribute("most", all.size() == MOST_READ ? MOST_READ : 0);
         model.addAttribute("mail", mail.way().name());
         model.addAttribute(
                 "feed",
@@ -162,20 +161,13 @@ class DueController {
         return "due/due";
     }
 
-    /** What is due of one family stands together; the family with the most urgent of all first. */
-    private static List<DueItems.Item> together(List<DueItems.Item> items) {
-        Map<String, List<DueItems.Item>> families = new LinkedHashMap<>();
-        items.forEach(item -> families.computeIfAbsent(item.reference(), key -> new ArrayList<>())
-                .add(item));
-        return families.values().stream().flatMap(List::stream).toList();
-    }
-
     /** A kind of thing that comes due, and how many of it there are. */
     public record Kind(String what, String says, long count, boolean chosen) {}
 
-    private static List<Kind> kinds(List<DueItems.Item> all, String chosen, Wording words) {
-        Map<String, Long> counted =
-                all.stream().collect(Collectors.groupingBy(DueItems.Item::what, TreeMap::new, Collectors.counting()));
+    private static List<Kind> kinds(List<DueItems.Count> all, String chosen, Wording words) {
+        Map<String, Integer> counted = all.stream()
+                .collect(Collectors.groupingBy(
+                        DueItems.Count::what, TreeMap::new, Collectors.summingInt(DueItems.Count::count)));
         return counted.entrySet().stream()
                 .map(each -> new Kind(
                         each.getKey(),
@@ -189,10 +181,11 @@ class DueController {
     /** Somebody who has things to see to, and how many. */
     public record Seeing(String person, long count, boolean chosen) {}
 
-    private static List<Seeing> people(List<DueItems.Item> all, String chosen) {
+    private static List<Seeing> people(List<DueItems.Count> all, String chosen) {
         return all.stream()
-                .filter(item -> !item.person().isEmpty())
-                .collect(Collectors.groupingBy(DueItems.Item::person, TreeMap::new, Collectors.counting()))
+                .filter(each -> !each.person().isEmpty())
+                .collect(Collectors.groupingBy(
+                        DueItems.Count::person, TreeMap::new, Collectors.summingInt(DueItems.Count::count)))
                 .entrySet()
                 .stream()
                 .map(each ->
@@ -212,7 +205,7 @@ class DueController {
                         drawn.computeIfAbsent(
                                 seat,
                                 id -> shelf.newestSeat(point, id)
-                                        .map(CarrierPicture::of)
+                                        .map(sheet -> shelf.pictures().seat(point, sheet))
                                         .orElse(""))));
         return pictures;
     }

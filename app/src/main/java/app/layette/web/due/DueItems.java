@@ -1,5 +1,7 @@
 package app.layette.web.due;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.sql.Types;
 import java.time.Duration;
@@ -13,6 +15,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.core.simple.JdbcClient.StatementSpec;
 import org.springframework.stereotype.Repository;
 
 /** The projection of what comes due, and the marks set on it. Plain SQL: a list over many rows, never a graph. */
@@ -26,11 +29,16 @@ class DueItems {
                     + " join fitting f on f.point_id = i.point_id and f.id = i.fitting_id"
                     + " join fitting r on r.point_id = f.point_id and r.id = f.record_id"
                     + " join family a on a.point_id = f.point_id and a.id = f.family_id";
-    /** A newer fitting of this child in the same restraint and car tells what comes next; the older one is history. */
-    private static final String NOT_TAKEN_OVER =
-            " and not exists (select 1 from fitting g where g.point_id = f.point_id and g.family_id = f.family_id and g.rider = f.rider"
-                    + " and g.created_at > f.created_at and g.seat_sheet = f.seat_sheet and g.car is not distinct from f.car"
-                    + " and g.state in ('HANDED_OVER', 'LEFT_WITH_OPEN_FINDINGS'))";
+    private static final String OPEN =
+            " i.point_id = :point and not i.done and not i.taken_over and i.earliest <= :until"
+                    + " and (i.hidden_until is null or i.hidden_until <= :today)";
+    /** Of a child in the same restraint and car the newest fitting tells what comes next; older ones are history. */
+    private static final String TAKE_OVER = "update due_item i set taken_over = t.over from (select f.id, exists"
+            + " (select 1 from fitting g where g.point_id = f.point_id and g.family_id = f.family_id and g.rider = f.rider"
+            + " and g.created_at > f.created_at and g.seat_sheet = f.seat_sheet and g.car is not distinct from f.car"
+            + " and g.state in ('HANDED_OVER', 'LEFT_WITH_OPEN_FINDINGS')) as over from fitting f where f.point_id = :point"
+            + " and f.family_id = (select family_id from fitting where point_id = :point and id = :fitting)) t"
+            + " where i.point_id = :point and i.fitting_id = t.id and i.taken_over <> t.over";
 
     /**
      * One thing of one family.
@@ -95,7 +103,7 @@ class DueItems {
                         + " where point_id = :point and fitting_id = :fitting")
                 .param("point", point)
                 .param("fitting", fitting)
-                .query(Item.class)
+                .query(DueItems::read)
                 .list();
         List<Item> now = items.stream().map(Item::asKept).toList();
         // Most entries change none of it: then nothing is written.
@@ -127,28 +135,156 @@ class DueItems {
         }
     }
 
+    /** After an ending: older fittings of the same child in the same restraint and car are history. */
+    void takeOver(UUID fitting, UUID point) {
+        jdbc.sql(TAKE_OVER).param("fitting", fitting).param("point", point).update();
+    }
+
     /**
-     * What comes due up to a day and is neither done nor put off: what is overdue first, then the earliest. Asked in two
-     * parts, each in the order of the index: whatever is overdue, and then what is ahead while there is room.
+     * What is asked for.
+     *
+     * @param what key of one kind; empty for all
+     * @param person who has to see to it; empty for everybody
+     * @param family part of a name or reference, in lower case; empty for all
+     * @param together whether what is due of one family stands together
      */
+    record Asked(String what, String person, String family, boolean together) {
+        static final Asked ALL = new Asked("", "", "", false);
+
+        private String where() {
+            return (what.isEmpty() ? "" : " and i.what = :what")
+                    + (person.isEmpty() ? "" : " and i.person = :person")
+                    + (family.isEmpty()
+                            ? ""
+                            : " and lower(coalesce(f.child_name, a.child_name) || ' ' || a.reference) like :family");
+        }
+
+        private String order() {
+            String own = "case when i.likely < :today then 0 else 1 end, i.earliest, i.fitting_id, i.what";
+            return together
+                    ? "min(case when i.likely < :today then 0 else 1000000 end + (i.earliest - date '2000-01-01'))"
+                            + " over (partition by f.family_id), f.family_id, " + own
+                    : own;
+        }
+    }
+
+    /** What comes due up to a day and is neither done nor put off: what is overdue first, then the earliest. */
     List<Item> open(UUID point, LocalDate today, LocalDate until, int most) {
-        List<Item> open = new ArrayList<>(open(point, today, until, most, " and i.likely < :today"));
+        return open(point, today, until, Asked.ALL, most, 0);
+    }
+
+    /** The same, of what is asked for, from a line on. */
+    List<Item> open(UUID point, LocalDate today, LocalDate until, Asked asked, int most, int from) {
+        if (!asked.family().isEmpty() || asked.together()) {
+            return read(
+                    COLUMNS + " where" + OPEN + asked.where() + " order by " + asked.order(),
+                    point,
+                    today,
+                    until,
+                    asked,
+                    most,
+                    from);
+        }
+        // Two walks along the index, each ending after a page; families are looked up for its lines alone.
+        List<Item> open = new ArrayList<>(part(" and i.likely < :today", point, today, until, asked, most, from));
         if (open.size() < most) {
-            open.addAll(open(point, today, until, most - open.size(), " and i.likely >= :today"));
+            int overdue = open.isEmpty() && from > 0 ? overdue(point, today, until, asked) : from + open.size();
+            open.addAll(part(
+                    " and i.likely >= :today",
+                    point,
+                    today,
+                    until,
+                    asked,
+                    most - open.size(),
+                    Math.max(0, from - overdue)));
         }
         return open;
     }
 
-    private List<Item> open(UUID point, LocalDate today, LocalDate until, int most, String part) {
-        return jdbc.sql(COLUMNS + " where i.point_id = :point and not i.done and i.earliest <= :until"
-                        + " and (i.hidden_until is null or i.hidden_until <= :today)" + part + NOT_TAKEN_OVER
-                        + " order by i.earliest, i.fitting_id, i.what limit :most")
-                .param("point", point)
-                .param("until", until)
-                .param("today", today)
+    private List<Item> part(
+            String part, UUID point, LocalDate today, LocalDate until, Asked asked, int most, int from) {
+        String lines = "from (select i.* from due_item i where" + OPEN + asked.where() + part
+                + " order by i.earliest, i.fitting_id, i.what limit :most offset :from) i";
+        String sql = COLUMNS.replace("from due_item i", lines) + " order by i.earliest, i.fitting_id, i.what";
+        return read(sql, point, today, until, asked, most, from);
+    }
+
+    private List<Item> read(String sql, UUID point, LocalDate today, LocalDate until, Asked asked, int most, int from) {
+        return params(jdbc.sql(sql), point, today, until, asked)
                 .param("most", most)
-                .query(Item.class)
+                .param("from", from)
+                .query(DueItems::read)
                 .list();
+    }
+
+    private int overdue(UUID point, LocalDate today, LocalDate until, Asked asked) {
+        return params(
+                        jdbc.sql("select count(*) from due_item i where" + OPEN + asked.where()
+                                + " and i.likely < :today"),
+                        point,
+                        today,
+                        until,
+                        asked)
+                .query(Integer.class)
+                .single();
+    }
+
+    private static StatementSpec params(StatementSpec sql, UUID point, LocalDate today, LocalDate until, Asked asked) {
+        StatementSpec filled = sql.param("point", point)
+                .param("today", today)
+                .param("until", until)
+                .param("what", asked.what())
+                .param("person", asked.person());
+        return filled.param(
+                "family",
+                "%" + asked.family().replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_") + "%");
+    }
+
+    /** How many there are of what is asked for. */
+    int count(UUID point, LocalDate today, LocalDate until, Asked asked) {
+        String joined = asked.family().isEmpty()
+                ? ""
+                : " join fitting f on f.point_id = i.point_id and f.id = i.fitting_id"
+                        + " join family a on a.point_id = f.point_id and a.id = f.family_id";
+        return params(
+                        jdbc.sql("select count(*) from due_item i" + joined + " where" + OPEN + asked.where()),
+                        point,
+                        today,
+                        until,
+                        asked)
+                .query(Integer.class)
+                .single();
+    }
+
+    /** How many there are of one kind for one person. */
+    record Count(String what, String person, int count) {}
+
+    List<Count> counts(UUID point, LocalDate today, LocalDate until) {
+        return params(
+                        jdbc.sql("select i.what, i.person, count(*) as count from due_item i where" + OPEN
+                                + " group by i.what, i.person"),
+                        point,
+                        today,
+                        until,
+                        Asked.ALL)
+                .query((row, number) -> new Count(row.getString("what"), row.getString("person"), row.getInt("count")))
+                .list();
+    }
+
+    private static Item read(ResultSet row, int number) throws SQLException {
+        return new Item(
+                row.getObject("fitting_id", UUID.class),
+                row.getString("child"),
+                row.getString("reference"),
+                row.getString("what"),
+                row.getObject("earliest", LocalDate.class),
+                row.getObject("likely", LocalDate.class),
+                row.getObject("latest", LocalDate.class),
+                row.getString("every"),
+                row.getBoolean("done"),
+                row.getObject("hidden_until", LocalDate.class),
+                row.getString("person"),
+                row.getInt("revision"));
     }
 
     /** What a family still has before it: what was put off for us is not put off for them. */
@@ -158,7 +294,7 @@ class DueItems {
                                 + " where i.point_id = :point and i.fitting_id = :fitting and not i.done order by i.earliest, i.what")
                 .param("point", point)
                 .param("fitting", fitting)
-                .query(Item.class)
+                .query(DueItems::read)
                 .list();
     }
 

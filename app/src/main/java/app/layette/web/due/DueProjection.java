@@ -70,6 +70,9 @@ class DueProjection {
                 .distinct()
                 .toList();
         items.replace(fitting, point, due);
+        if (!plan.state().isUnderWay()) {
+            items.takeOver(fitting, point);
+        }
     }
 
     private List<DatedEvent> events(UUID fitting, FittingPlan plan, Point point) {

@@ -31,6 +31,16 @@ class EntryLog {
         this.rows = rows;
     }
 
+    /** Keeps entries that were just stored, for whoever asks next; of a longer record that came meanwhile nothing is lost. */
+    void keep(UUID record, int struck, List<Entry> entries) {
+        read.asMap()
+                .merge(
+                        record,
+                        new Known(struck, entries),
+                        (known, now) ->
+                                known.struck() == struck && known.entries().size() >= entries.size() ? known : now);
+    }
+
     /** All entries up to the fitting's last place. */
     List<Entry> of(FittingRow fitting) {
         Known at = read.get(fitting.recordId(), id -> new Known(fitting.struck(), List.of()));

@@ -29,6 +29,8 @@ import java.util.List;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** Asks the core what follows from the entries of a fitting today, with the profile and the sheets that it uses. */
 @Component
@@ -89,6 +91,26 @@ class FittingPlans {
             plans.put(row.id(), known);
         }
         return known.plan();
+    }
+
+    /**
+     * Keeps what was stored with what follows from it, once it is certain: the next request reads neither anew.
+     *
+     * @param plan what followed from all entries of the record, in this transaction
+     */
+    void keep(FittingRow row, Point point, FittingPlan plan) {
+        List<Entry> record = List.copyOf(plan.situation().everything());
+        From from = from(row, point, record, viewing.today(point));
+        UUID recordId = row.recordId();
+        UUID unit = row.id();
+        int struck = row.struck();
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                log.keep(recordId, struck, record);
+                plans.put(unit, new Planned(from, plan));
+            }
+        });
     }
 
     /** What follows from these entries. */

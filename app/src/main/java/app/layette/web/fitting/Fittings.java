@@ -466,6 +466,7 @@ public class Fittings {
         project(row, after);
         events.publishEvent(new FittingChanged(row.id(), fitting.point().id(), entry, after));
         refreshBeside(row, fitting.point(), after);
+        plans.keep(row, fitting.point(), after);
         if (Bedside.isAllTaught(after, author)) {
             EntryDraft taught = EntryDraft.now(
                     How.MEASURED, entry.seq(), new Fact.Ended(row.unit(), Fact.Ending.TAUGHT, null, null, null));
@@ -644,7 +645,8 @@ public class Fittings {
                 draft.waited() ? Boolean.TRUE : null,
                 draft.look());
         String document = LayetteJson.strict().writeValueAsString(entry);
-        entries.saveAndFlush(
+        // Persisted, never merged: an entry is new. It is written with its fitting's own row.
+        entities.persist(
                 new EntryRow(point.id(), new EntryRow.Key(row.recordId(), seq), entry.id(), at.toInstant(), document));
         return entry;
     }

@@ -83,6 +83,22 @@ class Keeping {
                 .optional();
     }
 
+    /** When the recall service last said anything; empty where it never did. */
+    Optional<Instant> recallsHeard() {
+        return jdbc.sql("select asked_at from recall_known order by asked_at desc limit 1")
+                .query(Timestamp.class)
+                .optional()
+                .map(Timestamp::toInstant);
+    }
+
+    /** How many fittings of a point wait to be planned again. */
+    int waiting(UUID point) {
+        return jdbc.sql("select count(*) from fitting_stale where point_id = :point")
+                .param("point", point)
+                .query(Integer.class)
+                .single();
+    }
+
     long databaseBytes() {
         return jdbc.sql("select pg_database_size(current_database())")
                 .query(Long.class)

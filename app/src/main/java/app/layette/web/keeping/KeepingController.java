@@ -5,6 +5,7 @@ import app.layette.core.fitting.FittingPlanner;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
+import app.layette.web.due.Mail;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -28,13 +29,16 @@ class KeepingController {
     private static final Duration BACKUP_AGES = Duration.ofDays(2);
     private static final Duration CHECK_AGES = Duration.ofDays(2);
     private static final long LITTLE_SPACE = 2L * 1024 * 1024 * 1024;
+    private static final int MANY_WAITING = 1000;
     private static final long BYTES_A_MB = 1024 * 1024;
 
     private final Keeping keeping;
+    private final Mail mail;
     private final Viewing viewing;
     private final Clock clock;
 
-    KeepingController(Keeping keeping, Viewing viewing, Clock clock) {
+    KeepingController(Keeping keeping, Mail mail, Viewing viewing, Clock clock) {
+        this.mail = mail;
         this.keeping = keeping;
         this.viewing = viewing;
         this.clock = clock;
@@ -79,6 +83,21 @@ class KeepingController {
                                         "seals", Argument.of(each.seals()),
                                         "broken", Argument.of(each.broken()))))
                         .orElseGet(() -> words.say("keeping.never")),
+                words));
+        lines.add(line(mail.way() != Mail.Way.NONE, "mail", words.say("keeping.mail." + mail.way()), words));
+        Optional<Instant> heard = keeping.recallsHeard();
+        lines.add(line(
+                heard.filter(each -> isYoung(each, CHECK_AGES)).isPresent(),
+                "recalls",
+                heard.map(each -> words.say(
+                                "keeping.recallsHeard", Map.of("when", Argument.of(words.moment(each.atZone(zone))))))
+                        .orElseGet(() -> words.say("keeping.never")),
+                words));
+        int waiting = keeping.waiting(user.pointId());
+        lines.add(line(
+                waiting < MANY_WAITING,
+                "waiting",
+                words.say("keeping.waitingCount", Map.of("count", Argument.of(waiting))),
                 words));
         lines.add(line(
                 true,

@@ -4,9 +4,7 @@ import app.layette.web.account.Point;
 import java.sql.Timestamp;
 import java.time.LocalDate;
 import java.time.ZonedDateTime;
-import java.time.temporal.IsoFields;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,10 +20,16 @@ import org.springframework.transaction.annotation.Transactional;
 class Ledger {
     /** How fittings are laid together. */
     enum By {
-        MONTH,
-        WEEK,
-        PERSON,
-        METHOD
+        MONTH("to_char(day, 'MM')"),
+        WEEK("to_char(day, 'IW')"),
+        PERSON("by_user"),
+        METHOD("method");
+
+        private final String sql;
+
+        By(String sql) {
+            this.sql = sql;
+        }
     }
 
     /** How a fitting ended, in the order in which it is drawn. */
@@ -42,21 +46,8 @@ class Ledger {
      *
      * @param by who ended it, as they sign in
      * @param method its constant; empty where none was chosen
-     * @param minutes from its first entry to its end
-     * @param looks at the level with the child in
-     * @param found how many things were wrong on arrival
-     * @param putRight how many of those were put right
      */
-    record Ended(
-            UUID id,
-            String state,
-            ZonedDateTime at,
-            String by,
-            String method,
-            int minutes,
-            int looks,
-            int found,
-            int putRight) {}
+    record Ended(UUID id, String state, ZonedDateTime at, String by, String method) {}
 
     /**
      * Fittings laid together.
@@ -73,65 +64,89 @@ class Ledger {
     /** Something counted beside the fittings. */
     record Beside(String what, int count) {}
 
-    /** What ended in a year of the point's own calendar. */
+    /** What ended in a year of the point's own calendar, laid together; the database counts. */
     @Transactional(readOnly = true)
-    List<Ended> ended(Point point, int year) {
-        return jdbc.sql("select fitting_id, ending, ended_at, by_user, method, minutes, looks, found, put_right"
-                        + " from ledger_line where point_id = :point and day between :from and :until"
-                        + " order by ended_at, fitting_id")
+    List<Group> groups(Point point, int year, By by) {
+        Map<String, Map<String, Integer>> endings = new TreeMap<>();
+        jdbc.sql("select " + by.sql + " as key, ending, count(*) as count from ledger_line where point_id = :point"
+                        + " and day between :from and :until group by 1, 2")
                 .param("point", point.id())
                 .param("from", LocalDate.of(year, 1, 1))
                 .param("until", LocalDate.of(year, 12, 31))
+                .query(row -> {
+                    Map<String, Integer> here =
+                            endings.computeIfAbsent(row.getString("key"), key -> new LinkedHashMap<>());
+                    ENDINGS.forEach(ending -> here.putIfAbsent(ending, 0));
+                    here.put(row.getString("ending"), row.getInt("count"));
+                });
+        Map<String, Integer> medians = new TreeMap<>();
+        jdbc.sql("select " + by.sql + " as key, percentile_disc(0.5) within group (order by minutes) as minutes"
+                        + " from ledger_line where point_id = :point and day between :from and :until"
+                        + " and ending = 'HANDED_OVER' group by 1")
+                .param("point", point.id())
+                .param("from", LocalDate.of(year, 1, 1))
+                .param("until", LocalDate.of(year, 12, 31))
+                .query(row -> {
+                    medians.put(row.getString("key"), row.getInt("minutes"));
+                });
+        return endings.entrySet().stream()
+                .map(each -> new Group(
+                        each.getKey(),
+                        each.getValue(),
+                        medians.containsKey(each.getKey())
+                                ? OptionalInt.of(medians.get(each.getKey()))
+                                : OptionalInt.empty()))
+                .toList();
+    }
+
+    /** The fittings behind a number, the first of them. */
+    @Transactional(readOnly = true)
+    List<Ended> behind(Point point, int year, By by, String key, String ending, int most) {
+        return jdbc.sql("select fitting_id, ending, ended_at, by_user, method from ledger_line"
+                        + " where point_id = :point and day between :from and :until and ending = :ending"
+                        + " and " + by.sql + " = :key order by ended_at, fitting_id limit :most")
+                .param("point", point.id())
+                .param("from", LocalDate.of(year, 1, 1))
+                .param("until", LocalDate.of(year, 12, 31))
+                .param("ending", ending)
+                .param("key", key)
+                .param("most", most)
                 .query((row, number) -> new Ended(
                         row.getObject("fitting_id", UUID.class),
                         row.getString("ending"),
                         row.getTimestamp("ended_at").toInstant().atZone(point.zone()),
                         row.getString("by_user"),
-                        row.getString("method"),
-                        row.getInt("minutes"),
-                        row.getInt("looks"),
-                        row.getInt("found"),
-                        row.getInt("put_right")))
+                        row.getString("method")))
                 .list();
+    }
+
+    /**
+     * What the year's fittings came to.
+     *
+     * @param found things that were wrong on arrival
+     * @param putRight how many of those were put right
+     * @param medianLooks at the level that a hand-over took; empty where none was handed over
+     */
+    record Whole(int found, int putRight, OptionalInt medianLooks) {}
+
+    @Transactional(readOnly = true)
+    Whole whole(Point point, int year) {
+        return jdbc.sql("select coalesce(sum(found), 0) as found, coalesce(sum(put_right), 0) as put_right,"
+                        + " percentile_disc(0.5) within group (order by looks) filter (where ending = 'HANDED_OVER') as looks"
+                        + " from ledger_line where point_id = :point and day between :from and :until")
+                .param("point", point.id())
+                .param("from", LocalDate.of(year, 1, 1))
+                .param("until", LocalDate.of(year, 12, 31))
+                .query((row, number) -> new Whole(
+                        row.getInt("found"),
+                        row.getInt("put_right"),
+                        row.getObject("looks") == null ? OptionalInt.empty() : OptionalInt.of(row.getInt("looks"))))
+                .single();
     }
 
     private static Timestamp begins(Point point, int year) {
         return Timestamp.from(
                 LocalDate.of(year, 1, 1).atStartOfDay(point.zone()).toInstant());
-    }
-
-    /** The fittings laid together, in the order of their keys. */
-    static List<Group> groups(List<Ended> ended, By by) {
-        Map<String, List<Ended>> together = new TreeMap<>();
-        ended.forEach(each -> together.computeIfAbsent(key(each, by), key -> new ArrayList<>())
-                .add(each));
-        return together.entrySet().stream()
-                .map(each -> group(each.getKey(), each.getValue()))
-                .toList();
-    }
-
-    static String key(Ended of, By by) {
-        return switch (by) {
-            case MONTH -> String.format("%02d", of.at().getMonthValue());
-            case WEEK -> String.format("%02d", of.at().get(IsoFields.WEEK_OF_WEEK_BASED_YEAR));
-            case PERSON -> of.by();
-            case METHOD -> of.method();
-        };
-    }
-
-    private static Group group(String key, List<Ended> of) {
-        Map<String, Integer> endings = new LinkedHashMap<>();
-        ENDINGS.forEach(ending -> endings.put(ending, (int)
-                of.stream().filter(each -> each.state().equals(ending)).count()));
-        List<Integer> minutes = of.stream()
-                .filter(each -> each.state().equals("HANDED_OVER"))
-                .map(Ended::minutes)
-                .sorted()
-                .toList();
-        return new Group(
-                key,
-                endings,
-                minutes.isEmpty() ? OptionalInt.empty() : OptionalInt.of(minutes.get(minutes.size() / 2)));
     }
 
     /** What was found wrong on arrival, the most frequent first; as entries spell it. */
@@ -181,15 +196,5 @@ class Ledger {
                 .param("until", begins(point, year + 1))
                 .query(Integer.class)
                 .single();
-    }
-
-    /** The middle one of the looks at the level that a hand-over took; empty where none was handed over. */
-    static OptionalInt medianLooks(List<Ended> ended) {
-        List<Integer> looks = ended.stream()
-                .filter(each -> each.state().equals("HANDED_OVER"))
-                .map(Ended::looks)
-                .sorted(Comparator.naturalOrder())
-                .toList();
-        return looks.isEmpty() ? OptionalInt.empty() : OptionalInt.of(looks.get(looks.size() / 2));
     }
 }

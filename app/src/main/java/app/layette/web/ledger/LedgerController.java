@@ -6,7 +6,6 @@ import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.ledger.Ledger.By;
-import app.layette.web.ledger.Ledger.Ended;
 import app.layette.web.ledger.Ledger.Group;
 import app.layette.web.paper.PaperSize;
 import app.layette.web.paper.PdfPrinter;
@@ -82,10 +81,7 @@ class LedgerController {
             By together = by(by);
             model.addAttribute(
                     "behind",
-                    ledger.ended(point, year(year, user)).stream()
-                            .filter(each -> Ledger.key(each, together).equals(group)
-                                    && each.state().equals(ending))
-                            .limit(MOST_LISTED)
+                    ledger.behind(point, year(year, user), together, group, ending, MOST_LISTED).stream()
                             .map(each -> new Behind(
                                     "/fittings/" + each.id(),
                                     words.moment(each.at()),
@@ -114,8 +110,7 @@ class LedgerController {
         Point point = viewing.point(user);
         int of = year(year, user);
         By together = by(by);
-        List<Ended> ended = ledger.ended(point, of);
-        List<Group> groups = Ledger.groups(ended, together);
+        List<Group> groups = ledger.groups(point, of, together);
         int most = groups.stream().mapToInt(Group::whole).max().orElse(1);
         into.put("year", of);
         into.put("by", together.name());
@@ -143,12 +138,10 @@ class LedgerController {
         List<Counted> beside = new ArrayList<>(ledger.beside(point, of).stream()
                 .map(each -> new Counted(words.say("ledger." + each.what()), each.count()))
                 .toList());
-        int foundSo = ended.stream().mapToInt(Ended::found).sum();
-        beside.add(new Counted(words.say("ledger.foundCount"), foundSo));
-        beside.add(new Counted(
-                words.say("ledger.putRight"),
-                ended.stream().mapToInt(Ended::putRight).sum()));
-        Ledger.medianLooks(ended).ifPresent(looks -> beside.add(new Counted(words.say("ledger.looks"), looks)));
+        Ledger.Whole whole = ledger.whole(point, of);
+        beside.add(new Counted(words.say("ledger.foundCount"), whole.found()));
+        beside.add(new Counted(words.say("ledger.putRight"), whole.putRight()));
+        whole.medianLooks().ifPresent(looks -> beside.add(new Counted(words.say("ledger.looks"), looks)));
         into.put("beside", beside);
         into.put("barWidth", BAR);
     }
@@ -245,7 +238,7 @@ class LedgerController {
         List<String> head = new ArrayList<>(List.of(words.say("ledger.by." + together)));
         Ledger.ENDINGS.forEach(ending -> head.add(words.say("ledger." + ending)));
         head.add(words.say("ledger.median"));
-        List<List<String>> rows = Ledger.groups(ledger.ended(viewing.point(user), year(year, user)), together).stream()
+        List<List<String>> rows = ledger.groups(viewing.point(user), year(year, user), together).stream()
                 .map(group -> {
                     List<String> row = new ArrayList<>(List.of(name(group.key(), together, words)));
                     group.endings().values().forEach(count -> row.add(String.valueOf(count)));

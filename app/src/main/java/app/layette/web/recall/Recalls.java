@@ -6,6 +6,7 @@ import app.layette.core.entry.PartialDate;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
+import app.layette.web.fitting.FittingChanged;
 import app.layette.web.wall.Wall;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -21,11 +22,13 @@ import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -43,6 +46,8 @@ public class Recalls {
     private static final String REMEDIED = "REMEDY_DONE";
 
     private final RecallService service;
+    private static final int LONGEST_MODEL = 200;
+
     private final JdbcClient jdbc;
     private final Clock clock;
     private final TransactionTemplate transactions;
@@ -200,12 +205,25 @@ public class Recalls {
         listen(published.model());
     }
 
+    /** Of which models a point has seen a label: what the service is asked about. */
+    @EventListener
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void onLabel(FittingChanged changed) {
+        if (changed.entry().fact() instanceof Fact.LabelRead label
+                && label.model() != null
+                && !label.model().isBlank()) {
+            String model = key(label.model());
+            jdbc.sql("insert into label_model (point_id, model) values (:point, :model) on conflict do nothing")
+                    .param("point", changed.point())
+                    .param("model", model.substring(0, Math.min(model.length(), LONGEST_MODEL)))
+                    .update();
+        }
+    }
+
     /** Nobody has to look a seat up to hear of a recall: every model that was ever fitted is asked for a few times a day. */
     @Scheduled(initialDelay = 5, fixedDelay = 360, timeUnit = TimeUnit.MINUTES)
     public void askForAll() {
-        jdbc.sql("select distinct lower(e.document #>> '{fact,model}') from entry e"
-                        + " where e.document #>> '{fact,kind}' = 'labelRead'"
-                        + " and e.document #>> '{fact,model}' <> ''"
+        jdbc.sql("select distinct model from label_model"
                         + " union select distinct lower(model) from stock_seat where state <> 'OUT' limit " + MOST_KEPT)
                 .query(String.class)
                 .list()

@@ -55,6 +55,7 @@ public class Shelf {
     /** What a fitting has that began without a sheet. */
     private static final Set<String> RESERVED = Set.of(QuickSeat.SHEET, QuickCar.SHEET);
 
+    private final ShelfPictures pictures = new ShelfPictures();
     private final SheetRows rows;
     private final VersionKeys keys;
     private final Trail trail;
@@ -74,6 +75,11 @@ public class Shelf {
         this.trail = trail;
         this.clock = clock;
         this.events = events;
+    }
+
+    /** How its restraints and cars look in lists. */
+    public ShelfPictures pictures() {
+        return pictures;
     }
 
     /** The newest version of every seat sheet, by title. */

@@ -1,10 +1,7 @@
 package app.layette.web.shelf;
 
-import app.layette.core.drawing.cabin.TogetherView;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.formats.document.RefusedDocumentException;
-import app.layette.formats.svg.CarrierPicture;
-import app.layette.formats.svg.SvgWriter;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
@@ -158,11 +155,10 @@ class ShelfController {
                         each,
                         cars
                                 ? shelf.newestCar(user.pointId(), each.id())
-                                        .map(car ->
-                                                SvgWriter.picture(TogetherView.of(car, List.of(), List.of()), words))
+                                        .map(car -> shelf.pictures().car(user.pointId(), car, words))
                                         .orElse("")
                                 : shelf.newestSeat(user.pointId(), each.id())
-                                        .map(CarrierPicture::of)
+                                        .map(seat -> shelf.pictures().seat(user.pointId(), seat))
                                         .orElse("")))
                 .toList();
     }

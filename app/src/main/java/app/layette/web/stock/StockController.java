@@ -2,7 +2,6 @@ package app.layette.web.stock;
 
 import app.layette.core.condition.Expiry;
 import app.layette.core.entry.FieldProblem;
-import app.layette.formats.svg.CarrierPicture;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
@@ -148,7 +147,7 @@ class StockController {
                 seat.sheetId(),
                 titles.getOrDefault(seat.sheetId(), seat.sheetId()),
                 shelf.newestSeat(user.pointId(), seat.sheetId())
-                        .map(CarrierPicture::of)
+                        .map(sheet -> shelf.pictures().seat(user.pointId(), sheet))
                         .orElse(""),
                 seat.model() + " · " + seat.made() + " · " + seat.serial(),
                 stock.lastDay(user.pointId(), seat)

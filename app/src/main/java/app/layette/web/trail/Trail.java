@@ -37,6 +37,7 @@ public class Trail {
         POINT_OPENED,
         ORGANISATION_GIVEN,
         ORGANISATION_TAKEN,
+        RETENTION_CHANGED,
         PROGRAM_ADDED,
         PROGRAM_REVOKED,
         PRACTICE_CHANGED,

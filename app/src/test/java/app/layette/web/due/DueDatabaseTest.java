@@ -61,6 +61,7 @@ class DueDatabaseTest extends DatabaseTest {
     void forget() {
         jdbc.update("delete from due_mark");
         jdbc.update("delete from fitting where last_seq = 0");
+        items.takeOver(ottilie, point);
         fittings.refresh(point, ottilie);
     }
 
@@ -156,6 +157,7 @@ class DueDatabaseTest extends DatabaseTest {
                 car,
                 rider,
                 ottilie);
+        items.takeOver(ottilie, point);
         assertThat(ofOttilie(today).contains(INCH_TEST)).isEqualTo(stillDue);
     }
 }

@@ -52,6 +52,13 @@ public final class RunningApp implements BeforeEachCallback, TestExecutionExcept
     public static RunningApp shared() {
         if (shared == null) {
             shared = new RunningApp(TestDatabase.create());
+            // Every journey can be run over tables that are split by point.
+            int parts = Integer.getInteger("layette.partitions", 0);
+            if (parts > 0) {
+                shared.kill();
+                shared.split(parts);
+                shared.start();
+            }
             shared.database.keep();
         }
         return shared;
@@ -123,6 +130,16 @@ public final class RunningApp implements BeforeEachCallback, TestExecutionExcept
             statement.execute(sql);
         } catch (SQLException e) {
             throw new IllegalStateException(sql, e);
+        }
+    }
+
+    /** Splits the large tables by point, as whoever runs thousands of points does by hand. */
+    public void split(int parts) {
+        try (var in = RunningApp.class.getResourceAsStream("/db/by-hand/split_by_point.sql")) {
+            execute(new String(in.readAllBytes(), java.nio.charset.StandardCharsets.UTF_8)
+                    .replace(":parts", String.valueOf(parts)));
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
         }
     }
 

@@ -104,7 +104,11 @@ class WallDatabaseTest extends DatabaseTest {
                         String.class))
                 .as("a name is asked for before the point is known, and so are the secrets in addresses")
                 .containsExactlyInAnyOrder(
-                        "app_user_pkey", "app_user_name_key", "family_page_pkey", "appointment_bay_id_during_excl");
+                        "app_user_pkey",
+                        "app_user_name_key",
+                        "family_page_pkey",
+                        "program_by_token",
+                        "appointment_bay_id_during_excl");
         assertThat(jdbc.queryForList(
                         "select c.relname from pg_class c where c.relnamespace = 'public'::regnamespace and c.relkind = 'r'"
                                 + " and not c.relrowsecurity",

@@ -31,7 +31,8 @@ final class Entries {
             Path file = Path.of(System.getProperty("layette.examples", "examples"), "cases", "ready.json");
             JsonNode document = LayetteJson.strict().readTree(Files.readString(file));
             return StreamSupport.stream(document.get("fitting").get("entries").spliterator(), false)
-                    .filter(entry -> !BEGUN_WITH.contains(entry.get("fact").get("kind").asString()))
+                    .filter(entry ->
+                            !BEGUN_WITH.contains(entry.get("fact").get("kind").asString()))
                     .map(Entries::form)
                     .toList();
         } catch (IOException e) {
@@ -41,8 +42,13 @@ final class Entries {
 
     private static Map<String, String> form(JsonNode entry) {
         Map<String, String> fields = new HashMap<>();
-        entry.get("fact").propertyStream().forEach(field -> fields.put(
-                field.getKey(), field.getValue().isString() ? value(entry, field) : field.getValue().asString()));
+        entry.get("fact")
+                .propertyStream()
+                .forEach(field -> fields.put(
+                        field.getKey(),
+                        field.getValue().isString()
+                                ? value(entry, field)
+                                : field.getValue().asString()));
         fields.put("how", entry.get("how").asString().replaceAll(" .*", ""));
         return fields;
     }
@@ -50,7 +56,8 @@ final class Entries {
     private static String value(JsonNode entry, Map.Entry<String, JsonNode> field) {
         String text = field.getValue().asString();
         boolean handle = entry.get("fact").get("kind").asString().equals("handleSet");
-        return TEXTS.contains(field.getKey()) && !handle
+        boolean handlePlace = handle && field.getKey().equals("position");
+        return TEXTS.contains(field.getKey()) && !handlePlace
                 ? text
                 : text.replaceAll("([a-z0-9])([A-Z])", "$1_$2").toUpperCase(Locale.ROOT);
     }

@@ -48,20 +48,24 @@ import picocli.CommandLine.Option;
  * on its own day. By {@code COPY}, with keys and indexes made anew afterwards; for a database of its own, because until it
  * is done there are none. The last line is one JSON object.
  */
-@Command(name = "load", description = "Fills a database with generated, valid, sealed fittings.", mixinStandardHelpOptions = true)
+@Command(
+        name = "load",
+        description = "Fills a database with generated, valid, sealed fittings.",
+        mixinStandardHelpOptions = true)
 public final class Load implements Callable<Integer> {
     private static final int UNUSABLE = 2;
     private static final int MOST = 10_000_000;
     private static final int DAYS = 3 * 365;
     /** What was due longer ago than this was done. */
     private static final int DONE_AFTER_DAYS = 30;
+
     private static final int PEOPLE_A_POINT = 5;
     private static final int BUFFER = 1 << 20;
     private static final String ZONE = "America/Toronto";
 
     private static final String[] NAMES = {
-        "Aldis", "Berit", "Corin", "Dagny", "Edda", "Finn", "Greta", "Halle", "Inga", "Joris", "Kaia", "Leif", "Mina", "Nils",
-        "Orla", "Pia", "Runa", "Sten", "Thea", "Ulf", "Vera", "Wim", "Yrsa", "Zita"
+        "Aldis", "Berit", "Corin", "Dagny", "Edda", "Finn", "Greta", "Halle", "Inga", "Joris", "Kaia", "Leif", "Mina",
+        "Nils", "Orla", "Pia", "Runa", "Sten", "Thea", "Ulf", "Vera", "Wim", "Yrsa", "Zita"
     };
 
     @Option(names = "--fittings", description = "How many, 1 to 10000000; default ${DEFAULT-VALUE}.")
@@ -224,7 +228,9 @@ public final class Load implements Callable<Integer> {
                             5,
                             car
                                     ? SheetReader.vehicle(each.getValue()).fullName()
-                                    : SheetReader.seat(each.getValue()).identity().fullName());
+                                    : SheetReader.seat(each.getValue())
+                                            .identity()
+                                            .fullName());
                     sheet.setString(6, Sha256.of(each.getValue()));
                     sheet.setString(7, each.getValue());
                     sheet.addBatch();
@@ -242,8 +248,12 @@ public final class Load implements Callable<Integer> {
     private Map<String, String> sheets() {
         Map<String, String> sheets = new LinkedHashMap<>();
         for (Template each : templates) {
-            sheets.put("SEAT " + each.seat().id(), read(examples.resolve("sheets/" + each.seat().id() + ".json")));
-            sheets.put("VEHICLE " + each.car().id(), read(examples.resolve("sheets/" + each.car().id() + ".json")));
+            sheets.put(
+                    "SEAT " + each.seat().id(),
+                    read(examples.resolve("sheets/" + each.seat().id() + ".json")));
+            sheets.put(
+                    "VEHICLE " + each.car().id(),
+                    read(examples.resolve("sheets/" + each.car().id() + ".json")));
         }
         return sheets;
     }
@@ -256,7 +266,8 @@ public final class Load implements Callable<Integer> {
         String sql = "select format('alter table %s drop constraint %I', conrelid::regclass, conname),"
                 + " format('alter table %s add constraint %I %s', conrelid::regclass, conname, pg_get_constraintdef(oid)),"
                 + " case contype when 'f' then 0 else 1 end as rank from pg_constraint"
-                + " where (contype in ('p', 'u') and conrelid in " + tables + ") or (contype = 'f' and (conrelid in " + tables
+                + " where (contype in ('p', 'u') and conrelid in " + tables + ") or (contype = 'f' and (conrelid in "
+                + tables
                 + " or confrelid in " + tables + "))"
                 + " union all select format('drop index %s', indexrelid::regclass), pg_get_indexdef(indexrelid), 2"
                 + " from pg_index i where indrelid in " + tables
@@ -329,7 +340,9 @@ public final class Load implements Callable<Integer> {
                     }
                     return IntStream.range(0, wanted.length)
                             .mapToObj(which -> wanted[which]
-                                    ? templates.get(which).on(today.minusDays(DAYS).plusDays(day))
+                                    ? templates
+                                            .get(which)
+                                            .on(today.minusDays(DAYS).plusDays(day))
                                     : null)
                             .toArray(Template.OfDay[]::new);
                 })
@@ -345,7 +358,8 @@ public final class Load implements Callable<Integer> {
             each((point, fitting, number, of) ->
                     line(out, point, id("family", number), "L-" + (number + 1), NAMES[number % NAMES.length]));
         }
-        int version = SheetReader.profile(ShippedProfiles.json("north-american-clinic")).version();
+        int version = SheetReader.profile(ShippedProfiles.json("north-american-clinic"))
+                .version();
         try (OutputStream out = copy(
                 connection,
                 "fitting (point_id, id, family_id, profile_id, profile_version, law_country, seat_sheet, last_seq,"
@@ -410,8 +424,7 @@ public final class Load implements Callable<Integer> {
     /** What comes due, and the ledger. */
     private void beside(Connection connection) throws SQLException, IOException {
         try (OutputStream out = copy(
-                connection,
-                "due_item (point_id, fitting_id, what, earliest, likely, latest, every, done, person)")) {
+                connection, "due_item (point_id, fitting_id, what, earliest, likely, latest, every, done, person)")) {
             each((point, fitting, number, of) -> {
                 List<String> had = new ArrayList<>();
                 for (DatedEvent event : of.dates()) {
@@ -426,7 +439,12 @@ public final class Load implements Callable<Integer> {
                             event.key(),
                             event.earliest().orElse(event.on()),
                             event.on(),
-                            event.latest().map(Object::toString).orElse(event.earliest().isPresent() ? null : event.on().toString()),
+                            event.latest()
+                                    .map(Object::toString)
+                                    .orElse(
+                                            event.earliest().isPresent()
+                                                    ? null
+                                                    : event.on().toString()),
                             event.every().map(Period::toString).orElse(null),
                             event.on().isBefore(today.minusDays(DONE_AFTER_DAYS)),
                             "load-lead");

@@ -54,7 +54,9 @@ public final class LoadBench implements Callable<Integer> {
     @Option(names = "--warm", description = "Seconds of warm-up; default ${DEFAULT-VALUE}.")
     private int warm = 60;
 
-    @Option(names = "--pause", description = "Milliseconds between two entries of one person; default ${DEFAULT-VALUE}.")
+    @Option(
+            names = "--pause",
+            description = "Milliseconds between two entries of one person; default ${DEFAULT-VALUE}.")
     private long pauseMs = 4000;
 
     @Option(names = "--password", required = true, description = "The password of everybody in it.")
@@ -90,7 +92,9 @@ public final class LoadBench implements Callable<Integer> {
         for (Future<Work> each : working) {
             Work work = done(each);
             entries.addAll(work.entryMs());
-            work.listMs().forEach((list, ms) -> lists.computeIfAbsent(list, key -> new ArrayList<>()).addAll(ms));
+            work.listMs()
+                    .forEach((list, ms) -> lists.computeIfAbsent(list, key -> new ArrayList<>())
+                            .addAll(ms));
             acknowledged += work.sent().size();
             errors += work.errorPages();
         }
@@ -160,18 +164,32 @@ public final class LoadBench implements Callable<Integer> {
                             "\\set n random(1, 1000000000)",
                             "begin;",
                             "select * from app_user where name = '" + user + "';",
-                            "select * from fitting where point_id = '" + point + "' and id = '" + fitting + "' for update;",
+                            "select * from fitting where point_id = '" + point + "' and id = '" + fitting
+                                    + "' for update;",
                             "select document from entry where point_id = '" + point + "' and fitting_id = '" + fitting
                                     + "' and seq > 40 order by seq;",
-                            "select * from due_item where point_id = '" + point + "' and fitting_id = '" + fitting + "';",
-                            "insert into entry (point_id, fitting_id, seq, id, at, document) select '" + point + "', '" + fitting
-                                    + "', :n + 1000, gen_random_uuid(), now(), document from entry where point_id = '" + point
+                            "select * from due_item where point_id = '" + point + "' and fitting_id = '" + fitting
+                                    + "';",
+                            "insert into entry (point_id, fitting_id, seq, id, at, document) select '" + point + "', '"
+                                    + fitting
+                                    + "', :n + 1000, gen_random_uuid(), now(), document from entry where point_id = '"
+                                    + point
                                     + "' and fitting_id = '" + fitting + "' and seq = 5 on conflict do nothing;",
-                            "update fitting set touched_at = now() where point_id = '" + point + "' and id = '" + fitting + "';",
+                            "update fitting set touched_at = now() where point_id = '" + point + "' and id = '"
+                                    + fitting + "';",
                             "commit;",
                             ""));
             Process process = new ProcessBuilder(
-                            pgbench.toString(), "-n", "-f", script.toString(), "-c", "1", "-T", "8", "-l", "--log-prefix",
+                            pgbench.toString(),
+                            "-n",
+                            "-f",
+                            script.toString(),
+                            "-c",
+                            "1",
+                            "-T",
+                            "8",
+                            "-l",
+                            "--log-prefix",
                             home.resolve("log").toString())
                     .redirectErrorStream(true)
                     .start();
@@ -181,7 +199,9 @@ public final class LoadBench implements Callable<Integer> {
             }
             List<Double> ms = new ArrayList<>();
             try (Stream<Path> logs = Files.list(home)) {
-                for (Path log : logs.filter(each -> each.getFileName().toString().startsWith("log")).toList()) {
+                for (Path log : logs.filter(
+                                each -> each.getFileName().toString().startsWith("log"))
+                        .toList()) {
                     try (Stream<String> lines = Files.lines(log)) {
                         lines.forEach(line -> ms.add(Double.parseDouble(line.split(" ")[2]) / 1000));
                     }

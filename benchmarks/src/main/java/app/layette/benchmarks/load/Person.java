@@ -112,7 +112,8 @@ final class Person implements Callable<Person.Work> {
             csrf = found(CSRF, get("/sign-in").body());
             HttpResponse<String> answer =
                     post("/sign-in", Map.of("username", name, "password", password, "_csrf", csrf), false);
-            if (answer.statusCode() != 302 || String.valueOf(answer.headers().firstValue("location")).contains("error")) {
+            if (answer.statusCode() != 302
+                    || String.valueOf(answer.headers().firstValue("location")).contains("error")) {
                 throw new IOException("not let in: " + answer.statusCode());
             }
             csrf = found(CSRF, get("/fittings/new").body());
@@ -199,7 +200,10 @@ final class Person implements Callable<Person.Work> {
     private void list() throws InterruptedException {
         String list = LISTS[random.nextInt(LISTS.length)];
         String path = String.format(
-                list, list.contains("%d") ? (Object) random.nextInt(1_000_000) : Entries.NAMES[random.nextInt(Entries.NAMES.length)]);
+                list,
+                list.contains("%d")
+                        ? (Object) random.nextInt(1_000_000)
+                        : Entries.NAMES[random.nextInt(Entries.NAMES.length)]);
         untilDone(() -> {
             long began = System.nanoTime();
             HttpResponse<String> answer = get(path);

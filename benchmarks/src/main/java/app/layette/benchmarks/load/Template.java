@@ -158,7 +158,10 @@ final class Template {
         OfDay of = new OfDay(
                 day,
                 seat().id(),
-                document.sheets().cars().stream().findFirst().map(VehicleSheet::fullName).orElse(""),
+                document.sheets().cars().stream()
+                        .findFirst()
+                        .map(VehicleSheet::fullName)
+                        .orElse(""),
                 plan.situation().method().map(Enum::name).orElse(""),
                 behindTheId,
                 canonical,
@@ -184,15 +187,15 @@ final class Template {
         Matcher full = DAY.matcher(json);
         StringBuilder moved = new StringBuilder(json.length());
         while (full.find()) {
-            full.appendReplacement(moved, LocalDate.parse(full.group()).plusDays(days).toString());
+            full.appendReplacement(
+                    moved, LocalDate.parse(full.group()).plusDays(days).toString());
         }
         full.appendTail(moved);
         Matcher month = MONTH.matcher(moved);
         StringBuilder both = new StringBuilder(json.length());
         long months = Math.floorDiv(days, 31L);
         while (month.find()) {
-            month.appendReplacement(
-                    both, "\"" + YearMonth.parse(month.group(1)).plusMonths(months) + "\"");
+            month.appendReplacement(both, "\"" + YearMonth.parse(month.group(1)).plusMonths(months) + "\"");
         }
         month.appendTail(both);
         return both.toString();

@@ -3,7 +3,9 @@ package app.layette.formats.wording;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 
 /**
@@ -18,6 +20,9 @@ public final class Languages {
                             .map(Locale::forLanguageTag))
             .toList();
 
+    private static final int MOST_KEPT = 200;
+    private static final Map<String, Optional<Locale>> FOUND = new ConcurrentHashMap<>();
+
     private Languages() {}
 
     /** Each language, English first. */
@@ -31,6 +36,19 @@ public final class Languages {
      * @return empty for a language that nothing is said in
      */
     public static Optional<Locale> known(String tag) {
+        // Asked with every sentence: what was found is kept, for as many tags as people send.
+        Optional<Locale> before = FOUND.get(tag);
+        if (before != null) {
+            return before;
+        }
+        Optional<Locale> found = find(tag);
+        if (FOUND.size() < MOST_KEPT) {
+            FOUND.put(tag, found);
+        }
+        return found;
+    }
+
+    private static Optional<Locale> find(String tag) {
         String language = Locale.forLanguageTag(tag).getLanguage();
         return ALL.stream().filter(each -> each.getLanguage().equals(language)).findFirst();
     }

@@ -108,6 +108,10 @@ public final class Wording {
      * @param arguments numbers, or text that is ready to be shown
      */
     public String sayNumbered(String key, Object... arguments) {
+        String said = arguments.length == 0 && knows(key) ? bundle.getString(key) : "{";
+        if (said.indexOf('{') < 0 && said.indexOf('\'') < 0) {
+            return said;
+        }
         MessageFormat format = formats.computeIfAbsent(key, this::format);
         synchronized (format) {
             return format.format(arguments);
