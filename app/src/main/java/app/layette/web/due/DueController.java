@@ -37,7 +37,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** What comes due for all families, overdue first, and what was done about it. */
 @Controller
 class DueController {
-    private static final int MOST_SHOWN = 100;
+    private static final int MOST_SHOWN = 60;
     /** What lies farther ahead than this is found when the nearer things are done. */
     private static final int MOST_READ = 5000;
 

@@ -20,8 +20,8 @@ import org.junit.jupiter.api.Test;
 /** Two processes behind a proxy on one database: one is killed while both serve, and nobody loses anything by it. */
 class TwoProcessesIT {
     private static final String[] NAMES = {"marit", "tove", "ansel", "ilse", "pim"};
-    private static final int BEFORE_MS = 8_000;
-    private static final int SECONDS = 24;
+    private static final int BEFORE_MS = 6_000;
+    private static final int SECONDS = 18;
 
     private static int status(String address) throws Exception {
         return HttpClient.newHttpClient()
