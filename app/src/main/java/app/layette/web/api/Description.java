@@ -22,8 +22,16 @@ class Description {
 
     private final String document = read(DOCUMENT);
 
-    /** An address in words. */
-    record Asked(String verb, String path, String scope, String says) {}
+    /**
+     * An address in words.
+     *
+     * @param fields what can be said with it, each with what it is for
+     * @param answers by their status
+     */
+    public record Asked(String verb, String path, String scope, String says, List<Field> fields, List<Field> answers) {}
+
+    /** A name and what it is for. */
+    public record Field(String name, String says) {}
 
     @GetMapping(path = "/api/v1/openapi.json", produces = MediaType.APPLICATION_JSON_VALUE)
     String openApi() {
@@ -50,8 +58,60 @@ class Description {
                                 verb.getKey().toUpperCase(java.util.Locale.ROOT),
                                 path.getKey(),
                                 verb.getValue().path("x-scope").asString(""),
-                                verb.getValue().path("summary").asString("")))));
+                                verb.getValue().path("summary").asString(""),
+                                fields(verb.getValue()),
+                                answers(verb.getValue())))));
         return asked;
+    }
+
+    private List<Field> fields(JsonNode operation) {
+        List<Field> fields = new ArrayList<>();
+        operation.path("parameters").forEach(each -> {
+            JsonNode field = pointed(each);
+            fields.add(new Field(
+                    field.path("name").asString(""),
+                    (field.path("description").asString("") + allowed(field.path("schema"))).strip()));
+        });
+        operation
+                .path("requestBody")
+                .path("content")
+                .propertyStream()
+                .forEach(content -> fields.add(new Field(
+                        content.getKey(),
+                        content.getValue().path("schema").path("$ref").asString(""))));
+        return fields;
+    }
+
+    /** What a schema takes, in brackets. */
+    private static String allowed(JsonNode schema) {
+        List<String> parts = new ArrayList<>();
+        schema.path("enum").forEach(each -> parts.add(each.asString()));
+        if (schema.has("minimum")) {
+            parts.add(schema.get("minimum").asString() + " to "
+                    + schema.path("maximum").asString("…"));
+        }
+        if (schema.has("format")) {
+            parts.add(schema.get("format").asString());
+        }
+        return parts.isEmpty() ? "" : " (" + String.join(", ", parts) + ")";
+    }
+
+    private List<Field> answers(JsonNode operation) {
+        return operation
+                .path("responses")
+                .propertyStream()
+                .map(each -> new Field(
+                        each.getKey(),
+                        pointed(each.getValue()).path("description").asString("")))
+                .toList();
+    }
+
+    private JsonNode pointed(JsonNode node) {
+        return node.has("$ref")
+                ? JsonMapper.shared()
+                        .readTree(document)
+                        .at(node.get("$ref").asString().substring(1))
+                : node;
     }
 
     private static String read(String resource) {

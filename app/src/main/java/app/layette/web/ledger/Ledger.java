@@ -23,7 +23,9 @@ class Ledger {
         MONTH("to_char(day, 'MM')"),
         WEEK("to_char(day, 'IW')"),
         PERSON("by_user"),
-        METHOD("method");
+        METHOD("method"),
+        /** Of the restraint. */
+        KIND("kind");
 
         private final String sql;
 
@@ -184,6 +186,13 @@ class Ledger {
                 "practised",
                 count(
                         "select count(*) from bench_run where point_id = :point and ended_at >= :from and ended_at < :until",
+                        point,
+                        year)));
+        beside.add(new Beside(
+                "practisedHours",
+                count(
+                        "select coalesce(round(extract(epoch from sum(least(ended_at - begun_at, interval '1 hour'))) / 3600), 0)"
+                                + " from bench_run where point_id = :point and ended_at >= :from and ended_at < :until",
                         point,
                         year)));
         return beside;

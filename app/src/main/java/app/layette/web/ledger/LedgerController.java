@@ -215,6 +215,7 @@ class LedgerController {
             case WEEK -> words.say("ledger.week", Map.of("number", Argument.of(key)));
             case PERSON -> key;
             case METHOD -> method(key, words);
+            case KIND -> key.isEmpty() ? words.say("ledger.noKind") : words.say("seatKind." + key);
         };
     }
 

@@ -22,10 +22,10 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 class LedgerLines {
     private static final String WRITE = "insert into ledger_line (point_id, fitting_id, day, ended_at, ending, by_user,"
-            + " method, minutes, looks, found, put_right) values (:point, :fitting, :day, :at, :ending, :by, :method,"
-            + " :minutes, :looks, :found, :right) on conflict (point_id, fitting_id) do update set"
+            + " method, minutes, looks, found, put_right, kind) values (:point, :fitting, :day, :at, :ending, :by, :method,"
+            + " :minutes, :looks, :found, :right, :kind) on conflict (point_id, fitting_id) do update set"
             + " ending = excluded.ending, method = excluded.method, looks = excluded.looks, found = excluded.found,"
-            + " put_right = excluded.put_right";
+            + " put_right = excluded.put_right, kind = excluded.kind";
 
     private final JdbcClient jdbc;
     private final Viewing viewing;
@@ -58,6 +58,7 @@ class LedgerLines {
                 .param("minutes", (int)
                         Math.max(0, Duration.between(began, ended.at()).toMinutes()))
                 .param("looks", now.history(Fact.LevelRead.class).size())
+                .param("kind", now.seat().map(seat -> seat.kind().name()).orElse(""))
                 .param("found", found.found().size())
                 .param("right", (int) found.found().stream()
                         .filter(each -> each.now() == AsFound.Now.PUT_RIGHT)
