@@ -3,6 +3,7 @@ package app.layette.web.keeping;
 import app.layette.formats.document.PlanDocument;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.record.Seals;
+import app.layette.web.wall.Wall;
 import java.io.File;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
@@ -48,17 +49,32 @@ class Keeping {
 
     private record Row(UUID id, UUID point) {}
 
-    /** Looks at every seal and notes what came of it; in the night by itself. */
+    /** Every night, the seals of each point. */
     @Scheduled(cron = "0 40 2 * * *")
-    public void checkSeals() {
+    void night() {
+        for (UUID point : jdbc.sql("select id from point").query(UUID.class).list()) {
+            Wall.Inside own = Wall.inside(point);
+            try {
+                checkSeals(point);
+            } catch (RuntimeException e) {
+                // One point's fault is not the others'.
+                LOG.error("The seals of the point {} were not looked at", point, e);
+            } finally {
+                own.close();
+            }
+        }
+    }
+
+    /** Looks at every seal of a point and notes what came of it; done behind its wall. */
+    void checkSeals(UUID point) {
         Instant begun = clock.instant();
         Seals.Checked checked = seals.check();
         Duration took = Duration.between(begun, clock.instant());
-        if (!checked.broken().isEmpty()) {
-            LOG.error("{} of {} seals do not hold: {}", checked.broken().size(), checked.checked(), checked.broken());
-        }
-        jdbc.sql("insert into seals_checked (at, seals, broken, seconds) values (:at, :seals, :broken, :seconds)"
-                        + " on conflict (at) do nothing")
+        checked.broken().forEach(fitting -> LOG.error("The seal of the fitting {} does not hold", fitting));
+        jdbc.sql(
+                        "insert into seals_checked (point_id, at, seals, broken, seconds) values (:point, :at, :seals, :broken,"
+                                + " :seconds) on conflict (point_id, at) do nothing")
+                .param("point", point)
                 .param("at", Timestamp.from(begun))
                 .param("seals", checked.checked())
                 .param("broken", checked.broken().size())
@@ -66,8 +82,10 @@ class Keeping {
                 .update();
     }
 
-    Optional<LastCheck> lastCheck() {
-        return jdbc.sql("select at, seals, broken, seconds from seals_checked order by at desc limit 1")
+    Optional<LastCheck> lastCheck(UUID point) {
+        return jdbc.sql("select at, seals, broken, seconds from seals_checked where point_id = :point"
+                        + " order by at desc limit 1")
+                .param("point", point)
                 .query((row, number) -> new LastCheck(
                         row.getTimestamp("at").toInstant(),
                         row.getInt("seals"),

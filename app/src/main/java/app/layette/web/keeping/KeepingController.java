@@ -69,7 +69,7 @@ class KeepingController {
                                         "amount", Argument.of((int) (each.bytes() / BYTES_A_MB) + 1))))
                         .orElseGet(() -> words.say("keeping.never")),
                 words));
-        Optional<Keeping.LastCheck> check = keeping.lastCheck();
+        Optional<Keeping.LastCheck> check = keeping.lastCheck(user.pointId());
         lines.add(line(
                 check.filter(each -> each.broken() == 0 && isYoung(each.at(), CHECK_AGES))
                         .isPresent(),
@@ -128,7 +128,7 @@ class KeepingController {
     @PostMapping("/seals")
     String seals(@AuthenticationPrincipal SignedIn user) {
         leadOnly(user);
-        keeping.checkSeals();
+        keeping.checkSeals(user.pointId());
         return "redirect:/keeping";
     }
 

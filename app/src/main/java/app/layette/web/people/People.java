@@ -22,7 +22,10 @@ import org.springframework.http.HttpStatus;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.server.ResponseStatusException;
 
 /** The people of a fitting point, as a lead keeps them. Nobody is ever deleted: entries keep their author. */
@@ -37,6 +40,7 @@ public class People {
     private final Sessions sessions;
     private final Trail trail;
     private final Clock clock;
+    private final TransactionTemplate anew;
     private final Factors factors;
 
     People(
@@ -46,7 +50,10 @@ public class People {
             Sessions sessions,
             Trail trail,
             Clock clock,
-            Factors factors) {
+            Factors factors,
+            PlatformTransactionManager manager) {
+        this.anew = new TransactionTemplate(manager);
+        this.anew.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
         this.factors = factors;
         this.users = users;
         this.passwords = passwords;
@@ -81,7 +88,7 @@ public class People {
         String name = fields.getOrDefault("person", "").strip();
         if (!name.matches("[a-z0-9][a-z0-9._-]{1,39}")) {
             problems.add(new FieldProblem("person", name, "NOT_A_SIGN_IN_NAME", "2", "40"));
-        } else if (Wall.outside(() -> users.findByName(name)).isPresent()) {
+        } else if (isTaken(name)) {
             problems.add(new FieldProblem("person", name, "PERSON_TAKEN", "", ""));
         }
         Typed typed = read(fields, today, problems);
@@ -227,6 +234,12 @@ public class People {
             }
         }
         return new Typed(shown, role.orElse(null), certificate.isEmpty() ? null : certificate, last);
+    }
+
+    /** Whether anybody signs in so, at whichever point: asked in a transaction of its own, outside the wall. */
+    private boolean isTaken(String name) {
+        return Wall.outside(() -> Boolean.TRUE.equals(
+                anew.execute(status -> users.findByName(name).isPresent())));
     }
 
     static void needLead(SignedIn user) {

@@ -22,7 +22,10 @@ class Measures {
         Gauge.builder("layette.fittings.waiting", () -> count("select count(*) from fitting_stale"))
                 .description("Fittings that wait to be planned again")
                 .register(registry);
-        Gauge.builder("layette.seals.broken", () -> count("select broken from seals_checked order by at desc limit 1"))
+        Gauge.builder(
+                        "layette.seals.broken",
+                        () -> count("select coalesce(sum(broken), 0) from (select distinct on (point_id) broken from"
+                                + " seals_checked order by point_id, at desc) last"))
                 .description("Seals that did not hold when they were last looked at")
                 .register(registry);
         Gauge.builder(

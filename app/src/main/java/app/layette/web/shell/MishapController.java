@@ -8,6 +8,9 @@ import org.springframework.context.MessageSource;
 import org.springframework.context.MessageSourceResolvable;
 import org.springframework.context.support.DefaultMessageSourceResolvable;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestMethod;
@@ -18,6 +21,9 @@ import org.springframework.web.servlet.ModelAndView;
 class MishapController implements ErrorController {
     /** Attribute of a request with a sentence of somebody who refused it. */
     static final String SENTENCE = MishapController.class.getName() + ".sentence";
+
+    /** Where programs ask. */
+    private static final String PROGRAMS = "/api/";
 
     private final MessageSource messages;
 
@@ -41,11 +47,18 @@ class MishapController implements ErrorController {
                 RequestMethod.DELETE,
                 RequestMethod.OPTIONS
             })
-    ModelAndView mishap(HttpServletRequest request, Locale locale) {
+    Object mishap(HttpServletRequest request, Locale locale) {
         // Whoever types this address has met with no mishap: there is no such page.
         HttpStatus status = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE) instanceof Integer code
                 ? HttpStatus.valueOf(code)
                 : HttpStatus.NOT_FOUND;
+        if (String.valueOf(request.getAttribute(RequestDispatcher.ERROR_REQUEST_URI))
+                .startsWith(PROGRAMS)) {
+            // A program reads no page (RFC 9457).
+            return ResponseEntity.status(status)
+                    .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+                    .body(ProblemDetail.forStatusAndDetail(status, sentence(request, status, Locale.ENGLISH)));
+        }
         ModelAndView page = new ModelAndView("error", status);
         page.addObject("heading", heading(status, locale));
         page.addObject("sentence", sentence(request, status, locale));

@@ -333,7 +333,19 @@ class ApiIT {
             assertThat(refused.statusCode()).as(wrong.getKey()).isEqualTo(400);
             assertThat(json(refused).get("detail").asString()).contains(wrong.getValue());
         }
-        assertThat(send("GET", "/api/v1/nothing", token, null).statusCode()).isEqualTo(404);
+        Map<String, Integer> strange = Map.of(
+                "GET /api/v1/nothing", 404,
+                "DELETE /api/v1/sheets", 405,
+                "GET /api/v1/schemas/..%2F..%2Fapplication.yaml", 400,
+                "GET /api/v1/schemas/none.schema.json", 404);
+        strange.forEach((asked, status) -> {
+            HttpResponse<String> answer = send(asked.split(" ")[0], asked.split(" ")[1], token, null);
+            assertThat(answer.statusCode()).as(asked).isEqualTo(status);
+            assertThat(answer.body()).doesNotContain("<html", "Exception");
+        });
+        HttpResponse<String> huge = send("POST", "/api/v1/sheets", token, "x".repeat(300_000));
+        assertThat(huge.statusCode()).isEqualTo(413);
+        assertThat(huge.headers().firstValue("Content-Type").orElse("")).contains("problem+json");
     }
 
     /** A lead gives a token, sees it once, and takes it back; what is measured is for the token that may. */

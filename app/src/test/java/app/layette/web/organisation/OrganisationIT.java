@@ -52,7 +52,14 @@ class OrganisationIT {
             page.waitForLoadState();
             assertThat(app.ask("select organisation from app_user where name = 'runa'"))
                     .isEqualTo("f");
-            desk.isQuiet();
+            desk.open("/people");
+            page.locator("main form").last().locator("[name=person]").fill("runa");
+            page.locator("main form").last().locator("[name=shown]").fill("Another Runa");
+            page.locator("main form").last().locator("button.go").click();
+            page.waitForLoadState();
+            assertThat(page.textContent(".refused"))
+                    .as("taken at another point")
+                    .contains("runa", "signs in with it already");
 
             page.context().clearCookies();
             page.navigate(link);

@@ -33,7 +33,6 @@ class WallDatabaseTest extends DatabaseTest {
             "simulated_recall",
             "recall_known",
             "backup_made",
-            "seals_checked",
             "sheet_kept");
 
     @Autowired

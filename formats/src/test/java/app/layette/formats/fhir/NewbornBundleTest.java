@@ -30,9 +30,9 @@ class NewbornBundleTest {
     private static String observation(String code, String value, String unit, String day, String status) {
         return "{\"resourceType\":\"Observation\",\"status\":\"" + status + "\",\"code\":{\"coding\":[{\"system\":"
                 + "\"http://loinc.org\",\"code\":\"" + code + "\"}]},\"effectiveDateTime\":\"" + day
-                + "\",\"valueQuantity\":{\"value\":" + value + ",\"system\":\"http://unitsofmeasure.org\",\"code\":\""
-                + unit
-                + "\"}}";
+                + "\",\"valueQuantity\":{\"value\":" + value
+                + (unit.isEmpty() ? "" : ",\"system\":\"http://unitsofmeasure.org\",\"code\":\"" + unit + "\"")
+                + "}}";
     }
 
     @ParameterizedTest
