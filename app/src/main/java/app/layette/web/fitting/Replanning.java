@@ -14,6 +14,7 @@ import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Plans fittings again that nobody touched: an open one whose next date has come, any that uses a sheet of which a newer
@@ -28,8 +29,10 @@ class Replanning {
 
     private final JdbcClient jdbc;
     private final Fittings fittings;
+    private final TransactionTemplate transactions;
 
-    Replanning(JdbcClient jdbc, Fittings fittings) {
+    Replanning(JdbcClient jdbc, Fittings fittings, TransactionTemplate transactions) {
+        this.transactions = transactions;
         this.jdbc = jdbc;
         this.fittings = fittings;
     }
@@ -69,18 +72,27 @@ class Replanning {
         for (Waiting each : waiting) {
             Wall.Inside own = Wall.inside(each.pointId());
             try {
-                fittings.refresh(each.pointId(), each.fittingId());
+                // Taken off the list first and with the plan: what comes meanwhile waits, and puts it on the list
+                // again.
+                transactions.executeWithoutResult(status -> {
+                    takeOff(each);
+                    fittings.refresh(each.pointId(), each.fittingId());
+                });
             } catch (RuntimeException e) {
                 // Its next entry plans it anyway; one that cannot be planned must not keep the others waiting.
                 LOG.error("The fitting {} cannot be planned again", each.fittingId(), e);
+                takeOff(each);
             } finally {
                 own.close();
             }
-            jdbc.sql("delete from fitting_stale where point_id = ? and fitting_id = ?")
-                    .param(each.pointId())
-                    .param(each.fittingId())
-                    .update();
         }
         return waiting.size();
+    }
+
+    private void takeOff(Waiting each) {
+        jdbc.sql("delete from fitting_stale where point_id = ? and fitting_id = ?")
+                .param(each.pointId())
+                .param(each.fittingId())
+                .update();
     }
 }

@@ -59,6 +59,7 @@ import org.springframework.boot.test.context.TestConfiguration;
 import org.springframework.boot.webmvc.test.autoconfigure.WebMvcTest;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Import;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.context.bean.override.mockito.MockitoBean;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
@@ -79,6 +80,10 @@ class FittingControllerTest {
             return Clock.systemUTC();
         }
     }
+
+    /** Where failed tries to sign in are counted. */
+    @MockitoBean
+    private JdbcClient jdbc;
 
     @MockitoBean
     private Fittings fittings;
