@@ -6,6 +6,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
+import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Optional;
 import java.util.UUID;
@@ -31,6 +32,9 @@ public class Point {
     /** Grows with every change of its shelf; the database counts. */
     @Column(name = "shelf_seq", insertable = false, updatable = false)
     private long shelfSeq;
+
+    @Column(name = "opened_at", insertable = false, updatable = false)
+    private Instant openedAt;
 
     private String phone;
 

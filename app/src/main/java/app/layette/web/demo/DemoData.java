@@ -72,7 +72,7 @@ class DemoData implements ApplicationRunner {
         if (points.count() == 0) {
             transactions.executeWithoutResult(status -> beginPoint());
         }
-        Point point = points.findAll().get(0);
+        Point point = points.findAllByOrderByOpenedAt().get(0);
         families.load(point);
         day.load(point.id(), viewing.today(point), viewing.clock().instant());
     }

@@ -196,6 +196,8 @@ public class Fittings {
             plan = plans.after(row, point, plan, entry);
         }
         project(row, plan);
+        // Whoever hears of it writes beside it: its row has to be there.
+        entities.flush();
         if (!first.isEmpty()) {
             Entry last = plan.situation()
                     .everything()
@@ -271,6 +273,8 @@ public class Fittings {
             plan = plans.after(row, beside.point(), plan, store(row, draft, author, beside.point(), plan));
         }
         project(row, plan);
+        // Whoever hears of it writes beside it: its row has to be there.
+        entities.flush();
         List<Entry> all = plan.situation().everything();
         events.publishEvent(new FittingChanged(row.id(), pointId, all.get(all.size() - 1), plan));
         refreshBeside(row, beside.point(), plan);

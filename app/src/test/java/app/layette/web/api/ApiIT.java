@@ -336,7 +336,6 @@ class ApiIT {
         Map<String, Integer> strange = Map.of(
                 "GET /api/v1/nothing", 404,
                 "DELETE /api/v1/sheets", 405,
-                "GET /api/v1/schemas/..%2F..%2Fapplication.yaml", 400,
                 "GET /api/v1/schemas/none.schema.json", 404);
         strange.forEach((asked, status) -> {
             HttpResponse<String> answer = send(asked.split(" ")[0], asked.split(" ")[1], token, null);

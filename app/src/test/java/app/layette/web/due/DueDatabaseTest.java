@@ -49,7 +49,7 @@ class DueDatabaseTest extends DatabaseTest {
 
     @BeforeEach
     void find() {
-        Point first = points.findAll().get(0);
+        Point first = points.findAllByOrderByOpenedAt().get(0);
         point = first.id();
         today = viewing.today(first);
         ottilie = jdbc.queryForObject(

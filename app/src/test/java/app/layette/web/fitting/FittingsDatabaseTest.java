@@ -72,7 +72,7 @@ class FittingsDatabaseTest extends DatabaseTest {
 
     @BeforeEach
     void beginOne() {
-        point = points.findAll().get(0).id();
+        point = points.findAllByOrderByOpenedAt().get(0).id();
         SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
         EntryDraft adopted = EntryDraft.now(
                 How.MEASURED, 0, new Fact.SheetAdopted(seat.id(), seat.version(), Fact.Adoption.ADOPTED, null));

@@ -31,7 +31,7 @@ class TrailDatabaseTest extends DatabaseTest {
 
     @Test
     void aLineThatWasChangedOrTakenOutShows() {
-        UUID point = points.findAll().get(0).id();
+        UUID point = points.findAllByOrderByOpenedAt().get(0).id();
         for (String about : List.of("one", "two", "three")) {
             transactions.executeWithoutResult(status -> trail.add(point, "ilse", Trail.What.PERSON_CHANGED, about));
         }
@@ -49,7 +49,7 @@ class TrailDatabaseTest extends DatabaseTest {
 
     @Test
     void aLineIsKeptWithItsActOrNotAtAll() {
-        UUID point = points.findAll().get(0).id();
+        UUID point = points.findAllByOrderByOpenedAt().get(0).id();
         int before = trail.of(point).size();
         transactions.executeWithoutResult(status -> {
             trail.add(point, "ilse", Trail.What.PERSON_RETIRED, "nobody");

@@ -32,7 +32,7 @@ class SentCardsDatabaseTest extends DatabaseTest {
 
     @BeforeEach
     void aPoint() {
-        point = points.findAll().get(0).id();
+        point = points.findAllByOrderByOpenedAt().get(0).id();
     }
 
     private SentCards at(Instant when) {

@@ -56,7 +56,7 @@ class ResealingDatabaseTest extends DatabaseTest {
 
     @BeforeEach
     void sealOne() {
-        point = points.findAll().get(0).id();
+        point = points.findAllByOrderByOpenedAt().get(0).id();
         SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
         fitting = fittings.begin(
                 new Fittings.Begin(

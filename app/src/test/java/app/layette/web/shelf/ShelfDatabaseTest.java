@@ -76,7 +76,7 @@ class ShelfDatabaseTest extends DatabaseTest {
 
     @BeforeEach
     void anotherPoint() {
-        point = points.findAll().get(0).id();
+        point = points.findAllByOrderByOpenedAt().get(0).id();
         elsewhere = points.save(
                         new Point(UUID.randomUUID(), "Elsewhere", ZoneId.of("UTC"), "US", "north-american-clinic"))
                 .id();
