@@ -6,7 +6,6 @@ import app.layette.core.measure.UnitSystem;
 import app.layette.formats.document.ShippedProfiles;
 import app.layette.formats.wording.Wording;
 import app.layette.web.trail.Trail;
-import java.time.DateTimeException;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -28,7 +27,6 @@ import org.springframework.web.servlet.ModelAndView;
 /** What a fitting point is called, where and by which law and practice it works, and whom a family calls; a lead sets it. */
 @Controller
 class PointController {
-    private static final int LONGEST_NAME = 120;
     private static final int LONGEST_PHONE = 40;
     private static final int LONGEST_HOURS = 80;
 
@@ -70,7 +68,7 @@ class PointController {
         if (name.isEmpty()) {
             problems.add(new FieldProblem("pointName", "", "NEEDED", "", ""));
         } else {
-            upTo(LONGEST_NAME, "pointName", name, problems);
+            upTo(PointFields.LONGEST_NAME, "pointName", name, problems);
         }
         String phone = text(fields, "phone");
         if (phone.length() > LONGEST_PHONE || !phone.matches("[-+0-9 ().x]*")) {
@@ -78,11 +76,8 @@ class PointController {
         }
         String hours = text(fields, "callHours");
         upTo(LONGEST_HOURS, "callHours", hours, problems);
-        Optional<ZoneId> zone = zone(text(fields, "zone"), problems);
-        String country = text(fields, "lawCountry").toUpperCase(Locale.ROOT);
-        if (!Arrays.asList(Locale.getISOCountries()).contains(country)) {
-            problems.add(new FieldProblem("lawCountry", country, "NOT_A_COUNTRY", "US", ""));
-        }
+        Optional<ZoneId> zone = PointFields.zone(text(fields, "zone"), problems);
+        String country = PointFields.country(text(fields, "lawCountry"), problems);
         String profile = text(fields, "profile");
         if (!ShippedProfiles.IDS.contains(profile)) {
             problems.add(FieldProblem.notAmong("profile", profile, ShippedProfiles.IDS));
@@ -125,19 +120,6 @@ class PointController {
         if (text.length() > longest) {
             problems.add(new FieldProblem(field, text, "TOO_LONG", "0", String.valueOf(longest)));
         }
-    }
-
-    /** A place, not a mere distance from Greenwich: summer time has to be known. */
-    private static Optional<ZoneId> zone(String text, List<FieldProblem> problems) {
-        try {
-            if (ZoneId.getAvailableZoneIds().contains(text)) {
-                return Optional.of(ZoneId.of(text));
-            }
-        } catch (DateTimeException e) {
-            // Said below, as for every other text that is no zone.
-        }
-        problems.add(new FieldProblem("zone", text, "NOT_A_ZONE", "America/Chicago", ""));
-        return Optional.empty();
     }
 
     private ModelAndView page(SignedIn user, Map<String, String> typed, List<FieldProblem> problems) {

@@ -96,6 +96,11 @@ public class User {
         return Optional.ofNullable(units);
     }
 
+    /** Whether somebody can sign in by this: 2 to 40 small letters, digits, dots, lines. */
+    public static boolean isName(String text) {
+        return text.matches("[a-z0-9][a-z0-9._-]{1,39}");
+    }
+
     /** The language this user chose to read in; empty leaves it to their browser. */
     public Optional<Locale> language() {
         return Optional.ofNullable(language).flatMap(Languages::known);

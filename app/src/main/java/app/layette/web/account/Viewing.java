@@ -53,6 +53,15 @@ public class Viewing {
         return wording(lang == null ? Languages.of(own.getLanguage()) : Languages.of(lang), unitsOf(user));
     }
 
+    /** Words for what is done in somebody's name while they are away; English where they are gone or chose nothing. */
+    @Transactional(readOnly = true)
+    public Wording wordingOf(String name) {
+        Optional<User> user = users.findByName(name);
+        return wording(
+                user.flatMap(User::language).orElse(Locale.ENGLISH),
+                user.flatMap(User::units).orElse(UnitSystem.METRIC));
+    }
+
     /** Words in a language and units. */
     public static Wording wording(Locale language, UnitSystem units) {
         Map<Locale, Wording> inUnits = WORDINGS.get(units);

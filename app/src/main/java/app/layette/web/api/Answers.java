@@ -42,14 +42,23 @@ class Answers {
         }
     }
 
+    /** A document with a mark of what it says; the framework sends it not again to whoever has it. */
+    static ResponseEntity<String> tagged(String document) {
+        return ResponseEntity.ok()
+                .eTag("\"" + Sha256.of(document) + "\"")
+                .contentType(MediaType.APPLICATION_JSON)
+                .body(document);
+    }
+
     /**
      * Does something once.
      *
      * @param key the program's own name for the request; {@code null} where it gives none
-     * @param request what was asked, to tell the same request from another one
+     * @param address where it was asked
+     * @param body what was asked; both tell the same request from another one
      */
     @Transactional
-    public Answer once(Program program, String key, String request, Supplier<Answer> does) {
+    public Answer once(Program program, String key, String address, String body, Supplier<Answer> does) {
         if (key == null) {
             return does.get();
         }
@@ -61,7 +70,7 @@ class Answers {
                 .param("key", program.id() + " " + key)
                 .query((row, number) -> 0)
                 .single();
-        String sha = Sha256.of(request);
+        String sha = Sha256.of(address + "\n" + body);
         Optional<Kept> kept = jdbc.sql("select request_sha256, status, location, body from program_answer"
                         + " where point_id = :point and program_id = :program and key = :key")
                 .param("point", program.pointId())

@@ -2,6 +2,7 @@ package app.layette.web.api;
 
 import app.layette.web.account.Viewing;
 import app.layette.web.api.Problems.ApiException;
+import app.layette.web.due.DueOpen;
 import java.sql.Types;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -15,12 +16,16 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** What comes: due dates, appointments, and what was heard of recalls; references, never names. */
 @RestController
 @RequestMapping("/api/v1")
 class ComingApi {
     private static final int USUAL_DAYS = 92;
+    private static final String FIRST_DAY = "1900-01-01";
+    private static final String FIRST_ID = new UUID(0, 0).toString();
 
     private final JdbcClient jdbc;
     private final Viewing viewing;
@@ -42,28 +47,33 @@ class ComingApi {
             @RequestParam(defaultValue = "") String limit) {
         LocalDate today = viewing.today(viewing.point(program.pointId()));
         int most = PageOf.limit(limit);
-        List<String> from = PageOf.after(after, 3).orElse(List.of("1900-01-01", new UUID(0, 0).toString(), ""));
+        List<String> from = PageOf.after(after, 4).orElse(List.of(FIRST_DAY, FIRST_ID, "", FIRST_DAY));
         List<Due> oneMore = jdbc.sql(
                         "select i.fitting_id as fitting, a.reference, i.what, i.earliest, i.likely, i.latest"
                                 + " from due_item i join fitting f on f.point_id = i.point_id and f.id = i.fitting_id"
                                 + " join family a on a.point_id = f.point_id and a.id = f.family_id"
-                                + " where i.point_id = :point and not i.done and i.earliest <= :until"
-                                + " and (i.hidden_until is null or i.hidden_until <= :today)"
-                                + " and (i.earliest, i.fitting_id, i.what) > (:earliest, cast(:fitting as uuid), :what)"
-                                + " order by i.earliest, i.fitting_id, i.what limit :most")
+                                + " where i.point_id = :point and i.earliest <= :until and" + DueOpen.on(":today")
+                                + " and (i.earliest, i.fitting_id, i.what, i.likely)"
+                                + " > (:earliest, cast(:fitting as uuid), :what, :likely)"
+                                + " order by i.earliest, i.fitting_id, i.what, i.likely limit :most")
                 .param("point", program.pointId())
                 .param("until", until.isEmpty() ? today.plusDays(USUAL_DAYS) : day("until", until))
                 .param("today", today)
                 .param("earliest", day("after", from.get(0)), Types.DATE)
                 .param("fitting", id(from.get(1)))
                 .param("what", from.get(2))
+                .param("likely", day("after", from.get(3)), Types.DATE)
                 .param("most", most + 1)
                 .query(Due.class)
                 .list();
         return PageOf.of(
                 oneMore,
                 most,
-                each -> List.of(each.earliest().toString(), each.fitting().toString(), each.what()));
+                each -> List.of(
+                        each.earliest().toString(),
+                        each.fitting().toString(),
+                        each.what(),
+                        each.likely().toString()));
     }
 
     /** A time that was given to a family. */
@@ -86,7 +96,7 @@ class ComingApi {
             @RequestParam(defaultValue = "") String limit) {
         LocalDate today = viewing.today(viewing.point(program.pointId()));
         int most = PageOf.limit(limit);
-        List<String> mark = PageOf.after(after, 2).orElse(List.of("1900-01-01", new UUID(0, 0).toString()));
+        List<String> mark = PageOf.after(after, 2).orElse(List.of(FIRST_DAY, FIRST_ID));
         LocalDate first = from.isEmpty() ? today : day("from", from);
         LocalDate last = until.isEmpty() ? first.plusDays(USUAL_DAYS) : day("until", until);
         List<Appointment> oneMore = jdbc.sql(
@@ -107,7 +117,7 @@ class ComingApi {
     }
 
     /** What the recall service said of a model that is here, when it was last heard. */
-    public record Heard(String model, tools.jackson.databind.JsonNode notices, Instant askedAt) {}
+    public record Heard(String model, JsonNode notices, Instant askedAt) {}
 
     @GetMapping("/recalls")
     PageOf<Heard> recalls(
@@ -125,7 +135,7 @@ class ComingApi {
                 .param("most", most + 1)
                 .query((row, number) -> new Heard(
                         row.getString("model"),
-                        tools.jackson.databind.json.JsonMapper.shared().readTree(row.getString("notices")),
+                        JsonMapper.shared().readTree(row.getString("notices")),
                         row.getTimestamp("asked_at").toInstant()))
                 .list();
         return PageOf.of(oneMore, most, each -> List.of(each.model()));

@@ -3,9 +3,11 @@ package app.layette.web.api;
 import app.layette.web.api.Problems.ApiException;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -55,7 +57,7 @@ class Description {
                         .propertyStream()
                         .filter(verb -> !verb.getKey().equals("parameters"))
                         .forEach(verb -> asked.add(new Asked(
-                                verb.getKey().toUpperCase(java.util.Locale.ROOT),
+                                verb.getKey().toUpperCase(Locale.ROOT),
                                 path.getKey(),
                                 verb.getValue().path("x-scope").asString(""),
                                 verb.getValue().path("summary").asString(""),
@@ -118,7 +120,7 @@ class Description {
         try (InputStream in = Description.class.getResourceAsStream(resource)) {
             return new String(in.readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException e) {
-            throw new java.io.UncheckedIOException(e);
+            throw new UncheckedIOException(e);
         }
     }
 }

@@ -50,7 +50,7 @@ class FhirApi {
             @AuthenticationPrincipal Program program,
             @RequestBody String body,
             @RequestHeader(name = "Idempotency-Key", required = false) String key) {
-        return answers.once(program, key, body, () -> {
+        return answers.once(program, key, "fhir/bundles", body, () -> {
                     BroughtIn.Kept kept = broughtIn.take(program.pointId(), body, program.name(), program.author());
                     return new Answers.Answer(
                             kept.isNew() ? HttpStatus.CREATED.value() : HttpStatus.OK.value(),

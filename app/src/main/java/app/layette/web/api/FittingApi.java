@@ -2,7 +2,6 @@ package app.layette.web.api;
 
 import app.layette.core.fitting.FittingState;
 import app.layette.formats.document.PlanDocument;
-import app.layette.formats.text.Sha256;
 import app.layette.formats.wording.Languages;
 import app.layette.formats.wording.Wording;
 import app.layette.web.api.Problems.ApiException;
@@ -21,7 +20,6 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -131,8 +129,7 @@ class FittingApi {
     ResponseEntity<String> one(
             @AuthenticationPrincipal Program program,
             @PathVariable UUID id,
-            @RequestParam(defaultValue = "") String text,
-            @RequestHeader(name = "If-None-Match", required = false) String known) {
+            @RequestParam(defaultValue = "") String text) {
         Fittings.Planned fitting;
         try {
             fitting = fittings.planned(id, program.pointId());
@@ -145,7 +142,6 @@ class FittingApi {
                         Languages.known(text)
                                 .orElseThrow(() -> ApiException.field("text", text, "a language such as en, es")),
                         fitting.plan().situation().practice().profile().units()));
-        String body = PlanDocument.of(fitting.plan(), words, false).toString();
-        return SheetApi.Tagged.of(body, Sha256.of(body), known);
+        return Answers.tagged(PlanDocument.of(fitting.plan(), words, false).toString());
     }
 }

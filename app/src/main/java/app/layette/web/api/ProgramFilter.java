@@ -7,6 +7,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Clock;
+import java.time.ZoneOffset;
 import java.time.temporal.ChronoField;
 import java.util.Optional;
 import org.springframework.http.HttpHeaders;
@@ -52,8 +53,7 @@ final class ProgramFilter extends OncePerRequestFilter {
         Wall.Inside own = Wall.inside(program.get().pointId());
         try {
             int asked = programs.count(program.get());
-            int left = SECONDS_A_MINUTE
-                    - clock.instant().atZone(java.time.ZoneOffset.UTC).get(ChronoField.SECOND_OF_MINUTE);
+            int left = SECONDS_A_MINUTE - clock.instant().atZone(ZoneOffset.UTC).get(ChronoField.SECOND_OF_MINUTE);
             response.setHeader("RateLimit-Limit", String.valueOf(Programs.A_MINUTE));
             response.setHeader("RateLimit-Remaining", String.valueOf(Math.max(0, Programs.A_MINUTE - asked)));
             response.setHeader("RateLimit-Reset", String.valueOf(left));
@@ -71,7 +71,7 @@ final class ProgramFilter extends OncePerRequestFilter {
                     program.get(),
                     null,
                     program.get().scopes().stream()
-                            .map(scope -> new SimpleGrantedAuthority("SCOPE_" + scope.spelled()))
+                            .map(scope -> new SimpleGrantedAuthority(scope.authority()))
                             .toList()));
             SecurityContextHolder.setContext(context);
             chain.doFilter(request, response);

@@ -1,10 +1,10 @@
 package app.layette.web.api;
 
 import app.layette.core.entry.FieldProblem;
-import app.layette.formats.text.PlainText;
 import app.layette.formats.text.Sha256;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
+import app.layette.web.shell.TypedText;
 import app.layette.web.trail.Trail;
 import app.layette.web.wall.Wall;
 import java.security.SecureRandom;
@@ -20,6 +20,7 @@ import java.util.Arrays;
 import java.util.Base64;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -63,12 +64,7 @@ class Programs {
     Made make(SignedIn lead, String name, List<String> scopes, String days) {
         need(lead);
         List<FieldProblem> problems = new ArrayList<>();
-        String called = PlainText.of(name).strip();
-        if (called.isEmpty()) {
-            problems.add(new FieldProblem("programName", "", "NEEDED", "", ""));
-        } else if (called.length() > LONGEST_NAME) {
-            problems.add(new FieldProblem("programName", called, "TOO_LONG", "1", String.valueOf(LONGEST_NAME)));
-        }
+        String called = TypedText.needed(Map.of("programName", name), "programName", LONGEST_NAME, problems);
         Set<Scope> may = EnumSet.noneOf(Scope.class);
         for (String each : scopes) {
             Scope.of(each)

@@ -20,6 +20,11 @@ enum Scope {
         return name().toLowerCase(Locale.ROOT);
     }
 
+    /** As the rules of the addresses name it. */
+    String authority() {
+        return "SCOPE_" + spelled();
+    }
+
     static Optional<Scope> of(String spelled) {
         return Arrays.stream(values())
                 .filter(each -> each.spelled().equals(spelled))

@@ -6,10 +6,8 @@ import app.layette.web.api.Problems.ApiException;
 import app.layette.web.shelf.Shelf;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.Set;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -77,13 +75,10 @@ class SheetApi {
 
     @GetMapping("/{id}/{version}")
     ResponseEntity<String> one(
-            @AuthenticationPrincipal Program program,
-            @PathVariable String id,
-            @PathVariable int version,
-            @RequestHeader(name = "If-None-Match", required = false) String known) {
+            @AuthenticationPrincipal Program program, @PathVariable String id, @PathVariable int version) {
         String document = shelf.document(program.pointId(), new SheetVersion(id, version))
                 .orElseThrow(() -> ApiException.nothing("The sheet " + id + " " + version));
-        return Tagged.of(document, app.layette.formats.text.Sha256.of(document), known);
+        return Answers.tagged(document);
     }
 
     @PostMapping
@@ -91,7 +86,7 @@ class SheetApi {
             @AuthenticationPrincipal Program program,
             @RequestBody String body,
             @RequestHeader(name = "Idempotency-Key", required = false) String key) {
-        return answers.once(program, key, body, () -> {
+        return answers.once(program, key, "sheets", body, () -> {
                     Author author = new Author(program.author(), Author.Role.TRAINEE);
                     SheetVersion draft = shelf.putDraft(program.pointId(), body, List.of(program.author()), author);
                     return new Answers.Answer(
@@ -104,23 +99,4 @@ class SheetApi {
 
     /** What was taken in. */
     public record Draft(String id, int version, String status) {}
-
-    /** An answer with a mark of what it says, not sent again to whoever has it. */
-    static final class Tagged {
-        private Tagged() {}
-
-        static ResponseEntity<String> of(String body, String print, String known) {
-            String tag = "\"" + print + "\"";
-            boolean same = Optional.ofNullable(known)
-                    .filter(each ->
-                            each.equals("*") || List.of(each.split("\\s*,\\s*")).contains(tag))
-                    .isPresent();
-            return same
-                    ? ResponseEntity.status(HttpStatus.NOT_MODIFIED).eTag(tag).build()
-                    : ResponseEntity.ok()
-                            .eTag(tag)
-                            .contentType(MediaType.APPLICATION_JSON)
-                            .body(body);
-        }
-    }
 }

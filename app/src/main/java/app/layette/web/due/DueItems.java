@@ -29,9 +29,7 @@ class DueItems {
                     + " join fitting f on f.point_id = i.point_id and f.id = i.fitting_id"
                     + " join fitting r on r.point_id = f.point_id and r.id = f.record_id"
                     + " join family a on a.point_id = f.point_id and a.id = f.family_id";
-    private static final String OPEN =
-            " i.point_id = :point and not i.done and not i.taken_over and i.earliest <= :until"
-                    + " and (i.hidden_until is null or i.hidden_until <= :today)";
+    private static final String OPEN = " i.point_id = :point and i.earliest <= :until and" + DueOpen.on(":today");
     /** Of a child in the same restraint and car the newest fitting tells what comes next; older ones are history. */
     private static final String TAKE_OVER = "update due_item i set taken_over = t.over from (select f.id, exists"
             + " (select 1 from fitting g where g.point_id = f.point_id and g.family_id = f.family_id and g.rider = f.rider"
@@ -160,7 +158,7 @@ class DueItems {
         }
 
         private String order() {
-            String own = "case when i.likely < :today then 0 else 1 end, i.earliest, i.fitting_id, i.what";
+            String own = "case when i.likely < :today then 0 else 1 end, i.earliest, i.fitting_id, i.what, i.likely";
             return together
                     ? "min(case when i.likely < :today then 0 else 1000000 end + (i.earliest - date '2000-01-01'))"
                             + " over (partition by f.family_id), f.family_id, " + own
@@ -177,7 +175,8 @@ class DueItems {
     List<Item> open(UUID point, LocalDate today, LocalDate until, Asked asked, int most, int from) {
         if (!asked.family().isEmpty() || asked.together()) {
             return read(
-                    COLUMNS + " where" + OPEN + asked.where() + " order by " + asked.order(),
+                    COLUMNS + " where" + OPEN + asked.where() + " order by " + asked.order()
+                            + " limit :most offset :from",
                     point,
                     today,
                     until,
@@ -204,8 +203,8 @@ class DueItems {
     private List<Item> part(
             String part, UUID point, LocalDate today, LocalDate until, Asked asked, int most, int from) {
         String lines = "from (select i.* from due_item i where" + OPEN + asked.where() + part
-                + " order by i.earliest, i.fitting_id, i.what limit :most offset :from) i";
-        String sql = COLUMNS.replace("from due_item i", lines) + " order by i.earliest, i.fitting_id, i.what";
+                + " order by i.earliest, i.fitting_id, i.what, i.likely limit :most offset :from) i";
+        String sql = COLUMNS.replace("from due_item i", lines) + " order by i.earliest, i.fitting_id, i.what, i.likely";
         return read(sql, point, today, until, asked, most, from);
     }
 

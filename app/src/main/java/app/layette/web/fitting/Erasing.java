@@ -17,6 +17,9 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class Erasing {
+    /** What stands in place of a name that was erased. */
+    public static final String NAME = "(erased)";
+
     private static final String FAMILY = "family";
 
     private final FittingRows rows;

@@ -36,7 +36,7 @@ class Family {
     /** Forgets who it was; what is left tells two erased families apart and nothing else. */
     void erase() {
         this.reference = "X-" + UUID.randomUUID().toString().substring(0, ERASED_LENGTH);
-        this.childName = "(erased)";
+        this.childName = Erasing.NAME;
         this.lettersTo = null;
     }
 

@@ -1,6 +1,7 @@
 package app.layette.web.keeping;
 
 import app.layette.core.entry.Author;
+import app.layette.core.finding.Argument;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
@@ -8,9 +9,11 @@ import app.layette.web.fitting.Erasing;
 import app.layette.web.trail.Trail;
 import app.layette.web.wall.Wall;
 import java.sql.Timestamp;
+import java.sql.Types;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.slf4j.Logger;
@@ -35,14 +38,15 @@ class Retention {
     private static final int SHOWN = 50;
     private static final int UNCLAIMED_DAYS = 30;
 
-    private static final String WHOM = " from family a where a.point_id = :point and a.child_name <> '(erased)'"
-            + " and exists (select 1 from fitting f where f.point_id = a.point_id and f.family_id = a.id)"
-            + " and not exists (select 1 from fitting f where f.point_id = a.point_id and f.family_id = a.id"
-            + " and (f.touched_at >= :before or f.state in ('OPEN', 'PREPARED')))"
-            + " and not exists (select 1 from due_item d join fitting f on f.point_id = d.point_id and f.id = d.fitting_id"
-            + " where f.point_id = a.point_id and f.family_id = a.id and not d.done and d.likely >= :today)"
-            + " and not exists (select 1 from stock_seat s join fitting f on f.point_id = s.point_id and f.id = s.fitting_id"
-            + " where f.point_id = a.point_id and f.family_id = a.id)";
+    private static final String WHOM =
+            " from family a where a.point_id = :point and a.child_name <> '" + Erasing.NAME + "'"
+                    + " and exists (select 1 from fitting f where f.point_id = a.point_id and f.family_id = a.id)"
+                    + " and not exists (select 1 from fitting f where f.point_id = a.point_id and f.family_id = a.id"
+                    + " and (f.touched_at >= :before or f.state in ('OPEN', 'PREPARED')))"
+                    + " and not exists (select 1 from due_item d join fitting f on f.point_id = d.point_id and f.id = d.fitting_id"
+                    + " where f.point_id = a.point_id and f.family_id = a.id and not d.done and d.likely >= :today)"
+                    + " and not exists (select 1 from stock_seat s join fitting f on f.point_id = s.point_id and f.id = s.fitting_id"
+                    + " where f.point_id = a.point_id and f.family_id = a.id)";
 
     private final JdbcClient jdbc;
     private final Erasing erasing;
@@ -110,19 +114,19 @@ class Retention {
     @Transactional
     void put(SignedIn lead, Optional<Integer> months) {
         jdbc.sql("update point set keep_months = :months, keep_from = :from, keep_by = :by where id = :point")
-                .param("months", months.orElse(null), java.sql.Types.INTEGER)
+                .param("months", months.orElse(null), Types.INTEGER)
                 .param(
                         "from",
                         months.map(each -> viewing.today(viewing.point(lead))).orElse(null),
-                        java.sql.Types.DATE)
-                .param("by", months.map(each -> lead.getUsername()).orElse(null), java.sql.Types.VARCHAR)
+                        Types.DATE)
+                .param("by", months.map(each -> lead.getUsername()).orElse(null), Types.VARCHAR)
                 .param("point", lead.pointId())
                 .update();
         trail.add(
                 lead.pointId(),
                 lead.getUsername(),
                 Trail.What.RETENTION_CHANGED,
-                months.map(each -> each + " months").orElse("kept without an end"));
+                viewing.wording(lead).say("keeping.ruleSet", Map.of("months", Argument.of(months.orElse(0)))));
     }
 
     /** Every night, for each point by its own rule. */
@@ -157,12 +161,10 @@ class Retention {
                 .param("today", today)
                 .query(UUID.class)
                 .list();
+        String note = viewing.wordingOf(rule.get().by())
+                .say("keeping.byRule", Map.of("months", Argument.of(rule.get().months())));
         for (UUID fitting : fittings) {
-            erasing.erase(
-                    fitting,
-                    "erased by rule: " + rule.get().months() + " months",
-                    point.id(),
-                    new Author(rule.get().by(), Author.Role.LEAD));
+            erasing.erase(fitting, note, point.id(), new Author(rule.get().by(), Author.Role.LEAD));
         }
         return fittings.size();
     }

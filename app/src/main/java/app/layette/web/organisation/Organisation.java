@@ -3,20 +3,22 @@ package app.layette.web.organisation;
 import app.layette.core.entry.Author;
 import app.layette.core.entry.FieldProblem;
 import app.layette.web.account.Point;
+import app.layette.web.account.PointFields;
 import app.layette.web.account.Points;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.User;
 import app.layette.web.account.Users;
 import app.layette.web.account.Viewing;
+import app.layette.web.due.DueOpen;
 import app.layette.web.people.PasswordLinks;
+import app.layette.web.shell.TypedText;
 import app.layette.web.trail.Trail;
 import app.layette.web.wall.Wall;
+import java.sql.Timestamp;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -101,17 +103,20 @@ class Organisation {
                                 and f.state in ('OPEN', 'PREPARED')) as open,
                             coalesce(l.handed_over, 0) as handed_over, coalesce(l.left_open, 0) as left_open,
                             coalesce(l.taught, 0) as taught, coalesce(l.not_fitted, 0) as not_fitted,
-                            (select count(*) from due_item d where d.point_id = p.id and not d.done
-                                and d.likely < (now() at time zone p.zone)::date
-                                and (d.hidden_until is null or d.hidden_until <= now()::date)) as overdue,
+                            (select count(*) from due_item i where i.point_id = p.id and i.likely < t.today
+                                and""" + DueOpen.on("t.today") + """
+                                ) as overdue,
                             (select count(*) from stock_seat s where s.point_id = p.id and s.state = 'LENT') as lent
-                        from point p left join lateral (
+                        from point p
+                        cross join lateral (select (cast(:now as timestamptz) at time zone p.zone)::date as today) t
+                        left join lateral (
                             select count(*) filter (where ending = 'HANDED_OVER') as handed_over,
                                 count(*) filter (where ending = 'LEFT_WITH_OPEN_FINDINGS') as left_open,
                                 count(*) filter (where ending = 'TAUGHT') as taught,
                                 count(*) filter (where ending = 'NOT_FITTED') as not_fitted
                             from ledger_line l where l.point_id = p.id and l.day between :from and :until) l on true
                         order by p.name limit :most""")
+                .param("now", Timestamp.from(viewing.clock().instant()))
                 .param("from", LocalDate.of(year, 1, 1))
                 .param("until", LocalDate.of(year, 12, 31))
                 .param("most", MOST_POINTS)
@@ -138,22 +143,16 @@ class Organisation {
         need(user);
         return Wall.outside(() -> transactions.execute(status -> {
             List<FieldProblem> problems = new ArrayList<>();
-            String called = needed("pointName", LONGEST_NAME, fields, problems);
+            String called = TypedText.needed(fields, "pointName", PointFields.LONGEST_NAME, problems);
             if (!called.isEmpty()
                     && points.findAll().stream().anyMatch(each -> each.name().equalsIgnoreCase(called))) {
                 problems.add(new FieldProblem("pointName", called, "TAKEN", "", ""));
             }
-            String zone = text(fields, "zone");
-            if (!ZoneId.getAvailableZoneIds().contains(zone)) {
-                problems.add(new FieldProblem("zone", zone, "NOT_A_ZONE", "America/Chicago", ""));
-            }
-            String country = text(fields, "lawCountry").toUpperCase(Locale.ROOT);
-            if (!Arrays.asList(Locale.getISOCountries()).contains(country)) {
-                problems.add(new FieldProblem("lawCountry", country, "NOT_A_COUNTRY", "US", ""));
-            }
-            String shown = needed("shown", LONGEST_NAME, fields, problems);
+            Optional<ZoneId> zone = PointFields.zone(text(fields, "zone"), problems);
+            String country = PointFields.country(text(fields, "lawCountry"), problems);
+            String shown = TypedText.needed(fields, "shown", LONGEST_NAME, problems);
             String name = text(fields, "person");
-            if (!name.matches("[a-z0-9][a-z0-9._-]{1,39}")) {
+            if (!User.isName(name)) {
                 problems.add(new FieldProblem("person", name, "NOT_A_SIGN_IN_NAME", "2", "40"));
             } else if (users.findByName(name).isPresent()) {
                 problems.add(new FieldProblem("person", name, "PERSON_TAKEN", "", ""));
@@ -163,7 +162,7 @@ class Organisation {
             }
             Point own = viewing.point(user);
             Point opened = points.saveAndFlush(
-                    new Point(UUID.randomUUID(), called, ZoneId.of(zone), country, own.profileId()));
+                    new Point(UUID.randomUUID(), called, zone.orElseThrow(), country, own.profileId()));
             String nobodys = passwords.encode(UUID.randomUUID().toString() + UUID.randomUUID());
             User lead = users.saveAndFlush(new User(opened.id(), name, shown, nobodys, Author.Role.LEAD));
             trail.add(user.pointId(), user.getUsername(), Trail.What.POINT_OPENED, called);
@@ -202,16 +201,6 @@ class Organisation {
 
     private static String text(Map<String, String> fields, String name) {
         return fields.getOrDefault(name, "").strip();
-    }
-
-    private static String needed(String field, int longest, Map<String, String> fields, List<FieldProblem> problems) {
-        String text = text(fields, field);
-        if (text.isEmpty()) {
-            problems.add(new FieldProblem(field, "", "NEEDED", "", ""));
-        } else if (text.length() > longest) {
-            problems.add(new FieldProblem(field, text, "TOO_LONG", "1", String.valueOf(longest)));
-        }
-        return text;
     }
 
     private static void need(SignedIn user) {

@@ -86,7 +86,7 @@ public class People {
         needLead(lead);
         List<FieldProblem> problems = new ArrayList<>();
         String name = fields.getOrDefault("person", "").strip();
-        if (!name.matches("[a-z0-9][a-z0-9._-]{1,39}")) {
+        if (!User.isName(name)) {
             problems.add(new FieldProblem("person", name, "NOT_A_SIGN_IN_NAME", "2", "40"));
         } else if (isTaken(name)) {
             problems.add(new FieldProblem("person", name, "PERSON_TAKEN", "", ""));

@@ -4,10 +4,12 @@ import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.apache.commons.text.similarity.LevenshteinDistance;
 import org.springframework.boot.convert.DurationStyle;
 
 /**
@@ -66,23 +68,9 @@ record Setting(String name, String allowed, Function<String, Boolean> takes) {
     static String near(String name) {
         return ALL.stream()
                 .map(Setting::name)
-                .min((one, other) -> Integer.compare(distance(one, name), distance(other, name)))
+                .min(Comparator.comparing(
+                        each -> LevenshteinDistance.getDefaultInstance().apply(each, name)))
                 .orElse("");
-    }
-
-    private static int distance(String one, String other) {
-        int[] before = new int[other.length() + 1];
-        Arrays.setAll(before, i -> i);
-        for (int i = 1; i <= one.length(); i++) {
-            int[] row = new int[other.length() + 1];
-            row[0] = i;
-            for (int j = 1; j <= other.length(); j++) {
-                int change = before[j - 1] + (one.charAt(i - 1) == other.charAt(j - 1) ? 0 : 1);
-                row[j] = Math.min(change, Math.min(before[j], row[j - 1]) + 1);
-            }
-            before = row;
-        }
-        return before[other.length()];
     }
 
     private static Setting text(String name) {

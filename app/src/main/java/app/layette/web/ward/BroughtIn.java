@@ -3,6 +3,7 @@ package app.layette.web.ward;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.evidence.SheetVersion;
+import app.layette.formats.document.RefusedDocumentException;
 import app.layette.formats.fhir.Newborn;
 import app.layette.formats.fhir.NewbornBundle;
 import app.layette.formats.text.Sha256;
@@ -43,8 +44,12 @@ public class BroughtIn {
         this.viewing = viewing;
     }
 
-    /** One that waits for a fitting to be begun with it. */
-    public record Waiting(UUID id, String given, String source, Instant at, Newborn newborn) {}
+    /**
+     * One that waits for a fitting to be begun with it.
+     *
+     * @param newborn empty where its document is refused by what is known today, which may be more than when it came
+     */
+    public record Waiting(UUID id, String given, String source, Instant at, Optional<Newborn> newborn) {}
 
     /** What was kept: the same document twice is one. */
     public record Kept(UUID id, boolean isNew) {}
@@ -54,7 +59,7 @@ public class BroughtIn {
      *
      * @param source whence it came, in words
      * @param by who or which program brought it
-     * @throws app.layette.formats.document.RefusedDocumentException with everything that is wrong
+     * @throws RefusedDocumentException with everything that is wrong
      */
     @Transactional
     public Kept take(UUID pointId, String json, String source, String by) {
@@ -98,8 +103,16 @@ public class BroughtIn {
                         row.getString("given"),
                         row.getString("source"),
                         row.getTimestamp("at").toInstant(),
-                        NewbornBundle.read(row.getString("document"), viewing.today(point))))
+                        newborn(row.getString("document"), viewing.today(point))))
                 .list();
+    }
+
+    private static Optional<Newborn> newborn(String document, LocalDate today) {
+        try {
+            return Optional.of(NewbornBundle.read(document, today));
+        } catch (RefusedDocumentException e) {
+            return Optional.empty();
+        }
     }
 
     /** One of them; empty where it is gone, begun, or another point's. */
@@ -115,7 +128,7 @@ public class BroughtIn {
      */
     @Transactional
     public UUID begin(SignedIn user, Waiting of, String reference, String child, SheetVersion seat) {
-        Newborn newborn = of.newborn();
+        Newborn newborn = of.newborn().orElseThrow();
         List<EntryDraft> drafts = new ArrayList<>();
         drafts.add(EntryDraft.now(
                 How.MEASURED, 0, new Fact.SheetAdopted(seat.id(), seat.version(), Fact.Adoption.ADOPTED, null)));

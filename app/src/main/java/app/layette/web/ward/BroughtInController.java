@@ -72,8 +72,12 @@ class BroughtInController {
         this.viewing = viewing;
     }
 
-    /** One that waits, in words. */
-    public record Line(UUID id, String given, String says, String from) {}
+    /**
+     * One that waits, in words.
+     *
+     * @param ready whether a fitting can be begun with it
+     */
+    public record Line(UUID id, String given, String says, boolean ready, String from) {}
 
     @GetMapping("/brought-in")
     ModelAndView page(@AuthenticationPrincipal SignedIn user) {
@@ -90,7 +94,10 @@ class BroughtInController {
                         .map(each -> new Line(
                                 each.id(),
                                 each.given().isEmpty() ? words.say("ward.noName") : each.given(),
-                                says(each.newborn(), words),
+                                each.newborn()
+                                        .map(newborn -> says(newborn, words))
+                                        .orElseGet(() -> words.say("ward.unreadable")),
+                                each.newborn().isPresent(),
                                 words.say(
                                         "ward.from",
                                         Map.of(
@@ -160,8 +167,7 @@ class BroughtInController {
         try {
             answer = client.ask(number);
         } catch (WardClient.UnreachableException e) {
-            return page(
-                    user, fields, List.of(words.say("ward.notReached", Map.of("why", Argument.of(e.getMessage())))));
+            return page(user, fields, List.of(words.say("ward.notReached", Map.of("why", Argument.of(e.say(words))))));
         }
         if (answer.isEmpty()) {
             return page(user, fields, List.of(words.say("ward.noSuch", Map.of("number", Argument.of(number)))));
@@ -185,8 +191,10 @@ class BroughtInController {
     ModelAndView begin(
             @AuthenticationPrincipal SignedIn user, @PathVariable UUID id, @RequestParam Map<String, String> fields) {
         Wording words = viewing.wording(user);
-        BroughtIn.Waiting of =
-                broughtIn.one(user.pointId(), id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+        BroughtIn.Waiting of = broughtIn
+                .one(user.pointId(), id)
+                .filter(each -> each.newborn().isPresent())
+                .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
         List<FieldProblem> problems = new ArrayList<>();
         String reference = TypedText.needed(fields, "reference", LONGEST_REFERENCE, problems);
         String child = TypedText.needed(fields, "childName", LONGEST_NAME, problems);

@@ -1,5 +1,7 @@
 package app.layette.web.ward;
 
+import app.layette.core.finding.Argument;
+import app.layette.formats.wording.Wording;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -11,6 +13,7 @@ import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
@@ -26,12 +29,32 @@ class WardClient {
     private static final int FOUND = 200;
     private static final int NOTHING = 404;
 
+    /** Why nothing was brought. */
+    enum Why {
+        NOT_SET,
+        LATE,
+        GONE,
+        ANSWERED,
+        TOO_LONG
+    }
+
     /** It did not answer, or not so that anybody could read it. */
     static final class UnreachableException extends Exception {
         private static final long serialVersionUID = 1L;
 
-        UnreachableException(String why) {
-            super(why);
+        private final Why why;
+        private final int status;
+
+        UnreachableException(Why why, int status) {
+            super(why + " " + status);
+            this.why = why;
+            this.status = status;
+        }
+
+        /** The reason as its sentence. */
+        String say(Wording words) {
+            return words.say("ward.why." + why, Map.of("status", Argument.of(status), "seconds", Argument.of((int)
+                    LONGEST.toSeconds())));
         }
     }
 
@@ -51,7 +74,7 @@ class WardClient {
      * @return empty where the ward knows none
      */
     Optional<String> ask(String number) throws UnreachableException {
-        URI base = server.address().orElseThrow(() -> new UnreachableException("none is set"));
+        URI base = server.address().orElseThrow(() -> unreachable(Why.NOT_SET));
         URI address = URI.create(base.toString().replaceAll("/+$", "") + "/Patient/"
                 + URLEncoder.encode(number, StandardCharsets.UTF_8).replace("+", "%20")
                 + "/$everything?_type=Patient,Observation");
@@ -64,28 +87,36 @@ class WardClient {
                 http.sendAsync(request, BodyHandlers.ofInputStream()).thenApply(Answer::read);
         try {
             Answer answer = asked.get(LONGEST.toMillis(), TimeUnit.MILLISECONDS);
+            if (!answer.isWhole()) {
+                throw unreachable(Why.TOO_LONG);
+            }
             return switch (answer.status()) {
                 case FOUND -> Optional.of(answer.body());
                 case NOTHING -> Optional.empty();
-                default -> throw new UnreachableException("it answered " + answer.status());
+                default -> throw new UnreachableException(Why.ANSWERED, answer.status());
             };
         } catch (TimeoutException e) {
             asked.cancel(true);
-            throw new UnreachableException("it took longer than " + LONGEST.toSeconds() + " s");
+            throw unreachable(Why.LATE);
         } catch (ExecutionException e) {
-            throw new UnreachableException("it is not there");
+            throw unreachable(Why.GONE);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            throw new UnreachableException("it was not waited for");
+            throw unreachable(Why.LATE);
         }
     }
 
+    private static UnreachableException unreachable(Why why) {
+        return new UnreachableException(why, 0);
+    }
+
     /** An answer read to its end, as far as anybody would send. */
-    private record Answer(int status, String body) {
+    private record Answer(int status, String body, boolean isWhole) {
         static Answer read(HttpResponse<InputStream> response) {
             try (InputStream body = response.body()) {
+                byte[] read = body.readNBytes(MOST_BYTES + 1);
                 return new Answer(
-                        response.statusCode(), new String(body.readNBytes(MOST_BYTES), StandardCharsets.UTF_8));
+                        response.statusCode(), new String(read, StandardCharsets.UTF_8), read.length <= MOST_BYTES);
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
             }

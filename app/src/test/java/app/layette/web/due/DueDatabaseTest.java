@@ -10,9 +10,12 @@ import app.layette.web.due.DueItems.Mark;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.support.DatabaseTest;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -107,6 +110,52 @@ class DueDatabaseTest extends DatabaseTest {
         assertThat(items.open(point, today, today.plusYears(YEARS), overdue + 2))
                 .as("the same, cut off")
                 .isEqualTo(open.subList(0, overdue + 2));
+    }
+
+    /** Page after page is the whole list, whatever is asked for, and there are as many as are counted. */
+    @ParameterizedTest
+    @CsvSource({
+        "'', '', '', false",
+        "INCH, '', '', false",
+        "'', marit, '', false",
+        "'', '', w-10, false",
+        "'', '', '', true"
+    })
+    void pagesAreTheWholeList(String what, String person, String family, boolean together) {
+        LocalDate until = today.plusYears(YEARS);
+        DueItems.Asked asked = new DueItems.Asked(what.isEmpty() ? "" : INCH_TEST, person, family, together);
+        List<Item> whole = items.open(point, today, until, asked, MANY, 0);
+        assertThat(whole).isNotEmpty().hasSize(items.count(point, today, until, asked));
+        List<Item> pages = new ArrayList<>();
+        for (int from = 0; from < whole.size(); from += 3) {
+            pages.addAll(items.open(point, today, until, asked, 3, from));
+        }
+        assertThat(pages).isEqualTo(whole);
+        assertThat(items.open(point, today, until, asked, 3, whole.size())).isEmpty();
+        List<String> reference = whole.stream().map(Item::reference).toList();
+        assertThat(open(today))
+                .filteredOn(item -> (what.isEmpty() || item.what().equals(INCH_TEST))
+                        && (person.isEmpty() || item.person().equals(person))
+                        && (family.isEmpty()
+                                || item.reference().toLowerCase(Locale.ROOT).contains(family)))
+                .containsExactlyInAnyOrderElementsOf(whole);
+        if (together) {
+            assertThat(reference.stream().distinct().count())
+                    .as("each family once")
+                    .isEqualTo(1
+                            + IntStream.range(1, reference.size())
+                                    .filter(i -> !reference.get(i).equals(reference.get(i - 1)))
+                                    .count());
+        }
+    }
+
+    @Test
+    void countsOfEachKindComeToAll() {
+        LocalDate until = today.plusYears(YEARS);
+        assertThat(items.counts(point, today, until).stream()
+                        .mapToInt(DueItems.Count::count)
+                        .sum())
+                .isEqualTo(items.count(point, today, until, DueItems.Asked.ALL));
     }
 
     @Test

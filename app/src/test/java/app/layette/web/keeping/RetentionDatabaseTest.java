@@ -7,6 +7,7 @@ import app.layette.web.account.Point;
 import app.layette.web.account.Points;
 import app.layette.web.account.SignedIn;
 import app.layette.web.support.DatabaseTest;
+import jakarta.persistence.EntityManager;
 import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
@@ -29,6 +30,9 @@ class RetentionDatabaseTest extends DatabaseTest {
 
     @Autowired
     JdbcTemplate jdbc;
+
+    @Autowired
+    EntityManager entities;
 
     @Autowired
     UserDetailsService people;
@@ -78,6 +82,12 @@ class RetentionDatabaseTest extends DatabaseTest {
         assertThat(retention.rule(point.id()).orElseThrow().by()).isEqualTo("ilse");
         assertThat(retention.forget(point)).isEqualTo(named).isPositive();
         assertThat(nameOf(ottilie)).isEqualTo("(erased)");
+        entities.flush();
+        assertThat(jdbc.queryForObject(
+                        "select count(*) from entry where fitting_id = ? and document::text like '%last here more than 24 months ago%'",
+                        Integer.class, ottilie))
+                .as("the record says by which rule")
+                .isEqualTo(1);
         assertThat(jdbc.queryForObject("select sha256 from seal where fitting_id = ?", String.class, ottilie))
                 .isEqualTo(seal);
         assertThat(jdbc.queryForObject(

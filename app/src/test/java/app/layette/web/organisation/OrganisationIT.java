@@ -44,6 +44,12 @@ class OrganisationIT {
             assertThat(page.textContent(".ledger-table")).contains("Kiln Yard", "America/Halifax");
             assertThat(page.textContent("main")).doesNotContain("Ottilie", "W-1031");
             desk.isAccessible("all points");
+            String overdue = "async () => (await (await fetch('/points/counts.csv')).text())"
+                    + ".split('\\n').find(line => line.includes('Weir')).trim().split(',').at(-2).replace(/\"/g, '')";
+            assertThat(page.evaluate(overdue).toString()).isNotEqualTo("0");
+            app.execute("update due_item set taken_over = true where not taken_over");
+            assertThat(page.evaluate(overdue)).as("what newer fittings tell").isEqualTo("0");
+            app.execute("update due_item set taken_over = false");
             page.click("button[aria-label$=': runa']");
             page.waitForLoadState();
             assertThat(app.ask("select organisation from app_user where name = 'runa'"))

@@ -22,7 +22,9 @@ class TemplateTest {
     private static final Path CASES = Path.of("..", "examples", "cases");
 
     static Stream<Path> cases() throws IOException {
-        return Files.list(CASES).filter(file -> file.getFileName().toString().startsWith("ready")).sorted();
+        return Files.list(CASES)
+                .filter(file -> file.getFileName().toString().startsWith("ready"))
+                .sorted();
     }
 
     private static String read(Path file) {

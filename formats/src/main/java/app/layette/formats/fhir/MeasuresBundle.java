@@ -1,8 +1,8 @@
 package app.layette.formats.fhir;
 
-import app.layette.core.child.Child;
 import app.layette.core.child.Sex;
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.How;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.fitting.FittingPlan;
@@ -39,7 +39,8 @@ import org.hl7.fhir.utilities.xhtml.XhtmlNode;
 
 /**
  * Writes a fitting for a ward as a FHIR R4 document: the child's measures as Observations, and how the fitting stands as a
- * short text. No name, no reference of the family, nothing clinical beside what was measured here; of immunisations and
+ * short text. Only what was measured here is final; what was told or brought over from earlier is sent back as of unknown
+ * status, with a note that says so, and a later reader takes it for no measure. No name, no reference of the family, nothing clinical beside what was measured here; of immunisations and
  * illnesses it says nothing, because nothing is known of them.
  */
 public final class MeasuresBundle {
@@ -65,35 +66,25 @@ public final class MeasuresBundle {
         bundle.getIdentifier().setSystem("urn:ietf:rfc:3986").setValue(urn("document"));
         add("composition", composition(plan, now, words));
         add("patient", patient(situation));
-        situation
-                .child()
-                .map(Stamped::value)
-                .flatMap(Child::birthWeight)
-                .ifPresent(mass -> add(
-                        "birth-weight",
-                        observation(
-                                Code.BIRTH_WEIGHT,
-                                grams(mass),
-                                situation.child().orElseThrow().value().born())));
-        situation
-                .child()
-                .map(Stamped::value)
-                .ifPresent(described -> described
-                        .gestationDays()
-                        .ifPresent(days -> add(
-                                "gestation",
-                                observation(
-                                        Code.GESTATION,
-                                        quantity(BigDecimal.valueOf(days), "d", "days"),
-                                        described.born()))));
+        situation.child().ifPresent(child -> {
+            LocalDate born = child.value().born();
+            child.value()
+                    .birthWeight()
+                    .ifPresent(mass ->
+                            add("birth-weight", observation(Code.BIRTH_WEIGHT, grams(mass), born, child.how(), words)));
+            child.value().gestationDays().ifPresent(days -> {
+                Quantity age = quantity(BigDecimal.valueOf(days), "d", "days");
+                add("gestation", observation(Code.GESTATION, age, born, child.how(), words));
+            });
+        });
         situation
                 .weight()
-                .ifPresent(weight -> add("weight", observation(Code.WEIGHT, grams(weight.value()), weight.on())));
-        situation
-                .measured(Fact.Dimension.BODY)
-                .ifPresent(length -> add(
-                        "length",
-                        observation(Code.LENGTH, millimetres(length.value().length()), length.on())));
+                .ifPresent(weight -> add(
+                        "weight", observation(Code.WEIGHT, grams(weight.value()), weight.on(), weight.how(), words)));
+        situation.measured(Fact.Dimension.BODY).ifPresent(length -> {
+            Quantity size = millimetres(length.value().length());
+            add("length", observation(Code.LENGTH, size, length.on(), length.how(), words));
+        });
     }
 
     private void add(String what, Resource resource) {
@@ -150,14 +141,17 @@ public final class MeasuresBundle {
         return patient;
     }
 
-    private Observation observation(Code code, Quantity value, LocalDate day) {
+    private Observation observation(Code code, Quantity value, LocalDate day, How how, Wording words) {
         Observation observation = new Observation();
         observation
-                .setStatus(ObservationStatus.FINAL)
+                .setStatus(how.isSeenHere() ? ObservationStatus.FINAL : ObservationStatus.UNKNOWN)
                 .setCode(code.concept())
                 .setSubject(child)
                 .setEffective(new DateTimeType(day.toString()))
                 .setValue(value);
+        if (!how.isSeenHere()) {
+            observation.addNote().setText(words.say("fhir.notMeasured"));
+        }
         return observation;
     }
 

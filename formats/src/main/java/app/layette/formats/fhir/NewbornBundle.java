@@ -7,10 +7,8 @@ import app.layette.formats.document.DocumentProblem;
 import app.layette.formats.document.RefusedDocumentException;
 import app.layette.formats.fhir.Newborn.On;
 import ca.uhn.fhir.parser.DataFormatException;
-import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,6 +17,7 @@ import java.util.Set;
 import java.util.function.DoubleFunction;
 import org.hl7.fhir.instance.model.api.IBaseResource;
 import org.hl7.fhir.r4.model.Bundle;
+import org.hl7.fhir.r4.model.Bundle.BundleEntryComponent;
 import org.hl7.fhir.r4.model.DateTimeType;
 import org.hl7.fhir.r4.model.Observation;
 import org.hl7.fhir.r4.model.Observation.ObservationStatus;
@@ -29,7 +28,8 @@ import org.hl7.fhir.r4.model.Type;
 
 /**
  * Reads a newborn out of a FHIR R4 Bundle: one Patient, and of the Observations weight, length and gestational age. Units
- * count by their UCUM code alone: a number whose unit is not said is refused, never guessed.
+ * count by their UCUM code alone, and a measure is the newborn's only where its subject says so: what is not said is
+ * refused, never guessed. A ward sends mothers' weights in the same Bundle.
  */
 public final class NewbornBundle {
     private static final int OLDEST_YEARS = 3;
@@ -60,8 +60,28 @@ public final class NewbornBundle {
     private static final Map<String, Integer> AGES = Map.of("d", 1, "wk", DAYS_A_WEEK);
 
     private final List<DocumentProblem> problems = new ArrayList<>();
-    private final Map<Code, On<Double>> newest = new HashMap<>();
+    private final Newest<Mass> weight = new Newest<>();
+    private final Newest<Mass> birthWeight = new Newest<>();
+    private final Newest<Length> length = new Newest<>();
+    private final Newest<Integer> gestationDays = new Newest<>();
     private final LocalDate today;
+
+    /** The latest of the measures of one kind; of two on one day the one that comes later in the document. */
+    private static final class Newest<T> {
+        private On<T> held;
+
+        void keep(On<T> other) {
+            held = held != null && other.day().isBefore(held.day()) ? held : other;
+        }
+
+        Optional<On<T>> dated() {
+            return Optional.ofNullable(held);
+        }
+
+        Optional<T> value() {
+            return dated().map(On::value);
+        }
+    }
 
     private NewbornBundle(LocalDate today) {
         this.today = today;
@@ -100,12 +120,9 @@ public final class NewbornBundle {
 
     private Newborn newborn(Bundle bundle) {
         List<Patient> patients = new ArrayList<>();
-        for (int i = 0; i < bundle.getEntry().size(); i++) {
-            if (bundle.getEntry().get(i).getResource() instanceof Patient patient) {
+        for (BundleEntryComponent entry : bundle.getEntry()) {
+            if (entry.getResource() instanceof Patient patient) {
                 patients.add(patient);
-            }
-            if (bundle.getEntry().get(i).getResource() instanceof Observation observation) {
-                observed(observation, "/entry/" + i + "/resource");
             }
         }
         if (patients.size() != 1) {
@@ -114,6 +131,11 @@ public final class NewbornBundle {
         }
         Patient patient = patients.get(0);
         LocalDate born = born(patient);
+        for (int i = 0; i < bundle.getEntry().size(); i++) {
+            if (bundle.getEntry().get(i).getResource() instanceof Observation observation) {
+                observed(observation, patient, born, "/entry/" + i + "/resource");
+            }
+        }
         String given = patient.getName().stream()
                 .flatMap(name -> name.getGiven().stream())
                 .map(name -> name.getValueNotNull().strip())
@@ -126,7 +148,6 @@ public final class NewbornBundle {
         if (!problems.isEmpty()) {
             throw new RefusedDocumentException(problems);
         }
-        Optional<On<Double>> gestation = Optional.ofNullable(newest.get(Code.GESTATION));
         return new Newborn(
                 given,
                 patient.getIdentifier().stream()
@@ -135,14 +156,10 @@ public final class NewbornBundle {
                         .orElse(""),
                 born,
                 sex(patient),
-                gestation.isPresent()
-                        ? OptionalInt.of((int) Math.round(gestation.get().value()))
-                        : OptionalInt.empty(),
-                Optional.ofNullable(newest.get(Code.BIRTH_WEIGHT)).map(each -> Mass.ofGrams(each.value())),
-                Optional.ofNullable(newest.get(Code.WEIGHT))
-                        .map(each -> new On<>(each.day(), Mass.ofGrams(each.value()))),
-                Optional.ofNullable(newest.get(Code.LENGTH))
-                        .map(each -> new On<>(each.day(), Length.ofMillimetres(each.value()))));
+                gestationDays.value().map(OptionalInt::of).orElse(OptionalInt.empty()),
+                birthWeight.value(),
+                weight.dated(),
+                length.dated());
     }
 
     private LocalDate born(Patient patient) {
@@ -169,10 +186,18 @@ public final class NewbornBundle {
         };
     }
 
-    private void observed(Observation observation, String place) {
+    private void observed(Observation observation, Patient patient, LocalDate born, String place) {
         Optional<Code> code = Code.of(observation.getCode()).filter(each -> COUNTS.contains(observation.getStatus()));
         if (code.isEmpty()) {
             // Of everything else a ward knows nothing is read.
+            return;
+        }
+        // The parser has tied every reference inside the Bundle to what it names.
+        if (observation.getSubject().getResource() != patient) {
+            refuse(
+                    place + "/subject/reference",
+                    String.valueOf(observation.getSubject().getReference()),
+                    "a reference to the Patient of this Bundle; measures of another person do not belong in it");
             return;
         }
         if (!(observation.getValue() instanceof Quantity quantity) || quantity.getValue() == null) {
@@ -187,41 +212,56 @@ public final class NewbornBundle {
             return;
         }
         Optional<LocalDate> day = day(observation.getEffective());
-        if (day.isEmpty() && code.get() != Code.GESTATION && code.get() != Code.BIRTH_WEIGHT) {
-            refuse(place + "/effectiveDateTime", "", "the day on which it was taken");
+        boolean ofBirth = code.get() == Code.GESTATION || code.get() == Code.BIRTH_WEIGHT;
+        if (day.isEmpty() && !ofBirth) {
+            refuse(
+                    place + "/effectiveDateTime",
+                    observation.hasEffective() ? observation.getEffective().primitiveValue() : "",
+                    "the day on which it was taken");
             return;
         }
-        if (day.filter(each -> each.isAfter(today)).isPresent()) {
-            refuse(place + "/effectiveDateTime", day.get().toString(), "a day up to " + today);
+        // What is told of the birth may carry the day of an examination before it.
+        LocalDate first = ofBirth ? LocalDate.MIN : born;
+        if (day.filter(each -> each.isAfter(today) || each.isBefore(first)).isPresent()) {
+            refuse(
+                    place + "/effectiveDateTime",
+                    day.get().toString(),
+                    ofBirth ? "a day up to " + today : born + " to " + today);
             return;
         }
-        value(code.get(), quantity, place).ifPresent(value -> {
-            On<Double> read = new On<>(day.orElse(LocalDate.MIN), value);
-            newest.merge(code.get(), read, (held, other) -> other.day().isBefore(held.day()) ? held : other);
-        });
+        keep(code.get(), quantity, day.orElse(LocalDate.MIN), place);
     }
 
-    /** Grams, millimetres or days. */
-    private Optional<Double> value(Code code, Quantity quantity, String place) {
+    private void keep(Code code, Quantity quantity, LocalDate day, String place) {
+        switch (code) {
+            case WEIGHT -> mass(quantity, place).ifPresent(mass -> weight.keep(new On<>(day, mass)));
+            case BIRTH_WEIGHT -> mass(quantity, place).ifPresent(mass -> birthWeight.keep(new On<>(day, mass)));
+            case LENGTH -> length(quantity, place).ifPresent(read -> length.keep(new On<>(day, read)));
+            case GESTATION -> days(quantity, place).ifPresent(days -> gestationDays.keep(new On<>(day, days)));
+        }
+    }
+
+    private Optional<Mass> mass(Quantity quantity, String place) {
+        return unit(MASSES, quantity, place)
+                .map(each -> each.apply(quantity.getValue().doubleValue()))
+                .filter(mass -> isWithin(mass.grams(), LEAST_GRAMS, MOST_GRAMS, "g", quantity, place));
+    }
+
+    private Optional<Length> length(Quantity quantity, String place) {
+        return unit(LENGTHS, quantity, place)
+                .map(each -> each.apply(quantity.getValue().doubleValue()))
+                .filter(read -> isWithin(read.millimetres(), LEAST_MM, MOST_MM, "mm", quantity, place));
+    }
+
+    private Optional<Integer> days(Quantity quantity, String place) {
+        return unit(AGES, quantity, place)
+                .map(each -> quantity.getValue().doubleValue() * each)
+                .filter(days -> isWithin(days, LEAST_GESTATION_DAYS, MOST_GESTATION_DAYS, "d", quantity, place))
+                .map(days -> (int) Math.round(days));
+    }
+
+    private <T> Optional<T> unit(Map<String, T> known, Quantity quantity, String place) {
         String unit = Fhir.UCUM.equals(quantity.getSystem()) && quantity.hasCode() ? quantity.getCode() : "";
-        double number = quantity.getValue().doubleValue();
-        return switch (code) {
-            case WEIGHT, BIRTH_WEIGHT ->
-                unit(MASSES, unit, place)
-                        .flatMap(each ->
-                                within(each.apply(number).grams(), LEAST_GRAMS, MOST_GRAMS, "g", quantity, place));
-            case LENGTH ->
-                unit(LENGTHS, unit, place)
-                        .flatMap(each ->
-                                within(each.apply(number).millimetres(), LEAST_MM, MOST_MM, "mm", quantity, place));
-            case GESTATION ->
-                unit(AGES, unit, place)
-                        .flatMap(each ->
-                                within(number * each, LEAST_GESTATION_DAYS, MOST_GESTATION_DAYS, "d", quantity, place));
-        };
-    }
-
-    private <T> Optional<T> unit(Map<String, T> known, String unit, String place) {
         if (!known.containsKey(unit)) {
             refuse(
                     place + "/valueQuantity/code",
@@ -233,17 +273,16 @@ public final class NewbornBundle {
         return Optional.ofNullable(known.get(unit));
     }
 
-    private Optional<Double> within(double value, int least, int most, String unit, Quantity quantity, String place) {
+    private boolean isWithin(double value, int least, int most, String unit, Quantity quantity, String place) {
         // A number that is none or beyond all measure comes to no comparison.
         if (!(value >= least && value <= most)) {
-            BigDecimal number = quantity.getValue();
             refuse(
                     place + "/valueQuantity/value",
-                    shortened(number.toPlainString()) + " " + quantity.getCode(),
+                    shortened(quantity.getValue().toPlainString()) + " " + quantity.getCode(),
                     least + " to " + most + " " + unit);
-            return Optional.empty();
+            return false;
         }
-        return Optional.of(value);
+        return true;
     }
 
     private static Optional<LocalDate> day(Type effective) {

@@ -2,6 +2,7 @@ package app.layette.formats.fhir;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.layette.core.entry.How;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingPlanner;
 import app.layette.core.measure.UnitSystem;
@@ -48,5 +49,24 @@ class MeasuresBundleTest {
                 .isEqualTo(Math.round(
                         plan.situation().weight().orElseThrow().value().grams()));
         assertThat(back.given()).isEmpty();
+    }
+
+    /** Beside the car it was only said: a ward is not told that it was measured, and a reader takes it for no measure. */
+    @Test
+    void whatWasNotMeasuredHereIsNoMeasure() {
+        String told = read(CASE)
+                .replaceAll(
+                        "\"how\": \"measured\",(\\s*\"fact\": \\{\\s*\"kind\": \"weighed\")", "\"how\": \"told\",$1");
+        CaseDocument document = CaseDocument.read(told, name -> read(CASE.resolveSibling(name)));
+        FittingPlan plan =
+                new FittingPlanner().plan(document.practice(), document.sheets(), document.record(), document.date());
+        assertThat(plan.situation().weight().orElseThrow().how()).isEqualTo(How.TOLD);
+        String out = MeasuresBundle.of(
+                UUID.randomUUID(),
+                plan,
+                Instant.parse("2026-11-29T10:00:00Z"),
+                new Wording(Locale.ENGLISH, UnitSystem.METRIC));
+        assertThat(out).contains("\"status\": \"unknown\"", "Not measured at this fitting");
+        assertThat(NewbornBundle.read(out, document.date()).weight()).isEmpty();
     }
 }

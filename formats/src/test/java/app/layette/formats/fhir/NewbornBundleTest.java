@@ -13,8 +13,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class NewbornBundleTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 29);
-    private static final String PATIENT = "{\"resourceType\":\"Patient\",\"name\":[{\"given\":[\"Aurel\"]}],"
-            + "\"identifier\":[{\"value\":\"K-1\"}],\"gender\":\"male\",\"birthDate\":\"2026-11-20\"}";
+    private static final String PATIENT =
+            "{\"resourceType\":\"Patient\",\"id\":\"p\",\"name\":[{\"given\":[\"Aurel\"]}],"
+                    + "\"identifier\":[{\"value\":\"K-1\"}],\"gender\":\"male\",\"birthDate\":\"2026-11-20\"}";
 
     private static String bundle(String... resources) {
         StringBuilder entries = new StringBuilder();
@@ -28,7 +29,8 @@ class NewbornBundleTest {
     }
 
     private static String observation(String code, String value, String unit, String day, String status) {
-        return "{\"resourceType\":\"Observation\",\"status\":\"" + status + "\",\"code\":{\"coding\":[{\"system\":"
+        return "{\"resourceType\":\"Observation\",\"subject\":{\"reference\":\"Patient/p\"},\"status\":\"" + status
+                + "\",\"code\":{\"coding\":[{\"system\":"
                 + "\"http://loinc.org\",\"code\":\"" + code + "\"}]},\"effectiveDateTime\":\"" + day
                 + "\",\"valueQuantity\":{\"value\":" + value
                 + (unit.isEmpty() ? "" : ",\"system\":\"http://unitsofmeasure.org\",\"code\":\"" + unit + "\"")
@@ -82,7 +84,10 @@ class NewbornBundleTest {
                 "29463-7 | 3180 | kg | 2026-11-27 | final | 300 to 20000 g",
                 "8306-3 | 50 | mm | 2026-11-27 | final | 200 to 1200 mm",
                 "76516-4 | 39 | d | 2026-11-27 | final | 154 to 308 d",
-                "29463-7 | 3180 | g | 2026-11-30 | final | a day up to 2026-11-29",
+                "29463-7 | 3180 | g | 2026-11-30 | final | 2026-11-20 to 2026-11-29",
+                "29463-7 | 3180 | g | 2026-11-19 | final | 2026-11-20 to 2026-11-29",
+                "8339-4 | 3180 | g | 2026-11-30 | final | a day up to 2026-11-29",
+                "29463-7 | 3180 | g | 2026-11 | final | effectiveDateTime (2026-11)",
             })
     void refusesWhatIsNotSaidOrCannotBe(String code, String value, String unit, String day, String status, String why) {
         assertThatThrownBy(() -> NewbornBundle.read(
@@ -122,6 +127,32 @@ class NewbornBundleTest {
                 TODAY);
         assertThat(read.weight().orElseThrow().day()).isEqualTo("2026-11-28");
         assertThat(read.weight().orElseThrow().value().grams()).isEqualTo(3240);
+    }
+
+    /** A ward sends the mother's weight in the same Bundle; what names nobody, or somebody who is not here, is refused alike. */
+    @ParameterizedTest
+    @CsvSource({"Patient/mother, Patient/mother", "Patient/nobody, Patient/nobody", "'', null"})
+    void aMeasureOfSomebodyElseIsNeverTheNewborns(String subject, String shown) {
+        String hers = observation("29463-7", "3180", "g", "2026-11-27", "final")
+                .replace(
+                        "\"subject\":{\"reference\":\"Patient/p\"},",
+                        subject.isEmpty() ? "" : "\"subject\":{\"reference\":\"" + subject + "\"},");
+        String mother =
+                "{\"resourceType\":\"RelatedPerson\",\"id\":\"mother\",\"patient\":{\"reference\":\"Patient/p\"}}";
+        assertThatThrownBy(() -> NewbornBundle.read(bundle(PATIENT, mother, hers), TODAY))
+                .hasMessageContaining("/entry/2/resource/subject/reference (" + shown + ")");
+    }
+
+    /** Bundles of another make name their entries by address. */
+    @Test
+    void aSubjectIsFoundByItsFullAddressToo() {
+        String json = bundle(PATIENT, observation("29463-7", "3180", "g", "2026-11-27", "final"))
+                .replace("\"id\":\"p\",", "")
+                .replace("Patient/p", "urn:uuid:00000000-0000-4000-8000-000000000001")
+                .replaceFirst(
+                        "\\{\"resource\"",
+                        "{\"fullUrl\":\"urn:uuid:00000000-0000-4000-8000-000000000001\",\"resource\"");
+        assertThat(NewbornBundle.read(json, TODAY).weight()).isPresent();
     }
 
     @Test
