@@ -61,7 +61,7 @@ final class CarAsks extends AskForms {
         boolean hasSheet =
                 car.isPresent() && situation.newest(Fact.QuickCarSeen.class).isEmpty();
         if (car.isEmpty()) {
-            stock.cars().stream().limit(MOST_CARS).forEach(sheet -> forms.add(fromShelf(sheet)));
+            stock.cars().get().stream().limit(MOST_CARS).forEach(sheet -> forms.add(fromShelf(sheet)));
         }
         if (!hasSheet) {
             forms.add(quickCar());
@@ -71,7 +71,7 @@ final class CarAsks extends AskForms {
                 .map(placed -> placeBy(placed.value().position(), placed.value().method()))
                 .orElse("");
         String help = words.say(car.isPresent() ? "ask.PLACE.help" : "ask.PLACE.quickCar");
-        if (car.isEmpty() && stock.cars().size() > MOST_CARS) {
+        if (car.isEmpty() && stock.cars().get().size() > MOST_CARS) {
             help += " " + words.say("ask.PLACE.moreCars", Map.of("count", Argument.of(MOST_CARS)));
         }
         return new AskView(id(ask), words.say("ask.PLACE"), help, ask.answered(), current, forms);

@@ -20,7 +20,6 @@ import app.layette.web.fitting.FactForm;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RefusedEntryException;
 import app.layette.web.fitting.Unusual;
-import app.layette.web.roll.RollGood;
 import app.layette.web.roll.RollGoodForm;
 import app.layette.web.roll.RollGoods;
 import app.layette.web.shelf.Shelf;
@@ -379,12 +378,12 @@ class FittingController {
 
     private ModelAndView page(SignedIn user, Fittings.Planned planned, Focus focus, String template) {
         ModelAndView page = new ModelAndView(template);
-        List<RollGood> kept =
-                goods.of(user.pointId()).stream().map(RollGoods.Kept::good).toList();
         Focus equipped = focus.with(new Stock(
-                        kept,
+                        SingletonSupplier.of(() -> goods.of(user.pointId()).stream()
+                                .map(RollGoods.Kept::good)
+                                .toList()),
                         focus.stock().here(),
-                        shelf.cars(user.pointId()),
+                        SingletonSupplier.of(() -> shelf.cars(user.pointId())),
                         SingletonSupplier.of(() -> fittings.lastSetUp(planned, user.pointId()))))
                 .seenBy(user.author(), viewing.clock().instant());
         Workbench bench = Workbench.of(planned, viewing.wording(user), equipped);

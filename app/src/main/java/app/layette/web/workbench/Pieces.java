@@ -21,6 +21,8 @@ public record Pieces(Map<String, String> prints, Set<String> sent) {
     private static final String ALWAYS = "now";
 
     private static final int LONGEST = 400;
+    /** Beside the 31 of the texts of Java. */
+    private static final int PRIME = 1_000_003;
 
     /**
      * What of a workbench is to be drawn.
@@ -52,9 +54,10 @@ public record Pieces(Map<String, String> prints, Set<String> sent) {
     /** Two prints of different kind: that both stay while the piece changes is left to nobody's luck. */
     private static String print(Object drawnFrom) {
         String text = drawnFrom.toString();
-        return Integer.toHexString(drawnFrom.hashCode())
-                + Integer.toHexString(
-                        new StringBuilder(text).reverse().toString().hashCode())
-                + Integer.toHexString(text.length());
+        int second = 0;
+        for (int i = 0; i < text.length(); i++) {
+            second = second * PRIME + text.charAt(i);
+        }
+        return Integer.toHexString(text.hashCode()) + Integer.toHexString(second) + Integer.toHexString(text.length());
     }
 }

@@ -205,6 +205,14 @@ public record Workbench(
         }
     }
 
+    /** A piece that shows paths of this fitting. */
+    public record OnPage(UUID fitting, Object piece) {}
+
+    /** A step or a line with the fitting that its paths lead to: all that the piece follows from. */
+    public OnPage onPage(Object piece) {
+        return new OnPage(id, piece);
+    }
+
     static Workbench of(Fittings.Planned fitting, Wording words, Focus focus) {
         return new WorkbenchBuilder(fitting, words, focus).build();
     }

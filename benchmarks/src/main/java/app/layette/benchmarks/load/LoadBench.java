@@ -52,7 +52,7 @@ public final class LoadBench implements Callable<Integer> {
     private int seconds = 120;
 
     @Option(names = "--warm", description = "Seconds of warm-up; default ${DEFAULT-VALUE}.")
-    private int warm = 60;
+    private int warm = 120;
 
     @Option(
             names = "--pause",
