@@ -147,10 +147,8 @@ class Appointments {
         }
         String ended = what == What.BEDSIDE ? "TAUGHT" : "HANDED_OVER";
         List<Double> took = jdbc
-                .sql("select extract(epoch from (max(e.at) - min(e.at))) / 60 as minutes"
-                        + " from fitting f join entry e on e.point_id = f.point_id and e.fitting_id = f.record_id"
-                        + " where f.point_id = :point and f.state = :state group by f.id, f.touched_at"
-                        + " order by f.touched_at desc limit " + MOST_LEARNED)
+                .sql("select minutes from ledger_line where point_id = :point and ending = :state"
+                        + " order by day desc, ended_at desc limit " + MOST_LEARNED)
                 .param("point", point)
                 .param("state", ended)
                 .query(Double.class)

@@ -332,11 +332,11 @@ class DayBoard implements TodayPlan {
 
     /** What was most often found wrong on arrival that day; empty where nothing was. */
     private String often(Point point, Object[] spanOf, Wording words) {
-        return jdbc.sql("select e.document -> 'fact' ->> 'misuse' as misuse, count(*) as times from fitting f"
-                        + " join entry e on e.point_id = f.point_id and e.fitting_id = f.record_id"
-                        + YESTERDAY.replace(" point_id", " f.point_id")
-                        + " and e.document #>> '{fact,kind}' = 'foundSo'"
-                        + " and e.document #>> '{fact,there}' = 'true' group by 1 order by 2 desc, 1 limit 1")
+        // By the day on which it was found, along the index of what was found: of the entries nothing else is read.
+        return jdbc.sql("select document #>> '{fact,misuse}' as misuse, count(*) as times from entry"
+                        + YESTERDAY.replace("touched_at", "at")
+                        + " and document #>> '{fact,kind}' = 'foundSo'"
+                        + " and document #>> '{fact,there}' = 'true' group by 1 order by 2 desc, 1 limit 1")
                 .param("point", point.id())
                 .param("day", spanOf[0])
                 .param("next", spanOf[1])

@@ -48,19 +48,27 @@ class TodayController {
             Model model) {
         Point point = viewing.point(user);
         Wording words = viewing.wording(user);
-        List<Fittings.Listed> found = find.isBlank() ? fittings.recent(user) : fittings.find(user, find.strip());
-        List<Row> rows = found.stream().map(each -> row(each, point, words)).toList();
+        boolean isFound = !find.isBlank();
+        List<Fittings.Listed> listed = isFound ? fittings.find(user, find.strip()) : fittings.recent(user);
         model.addAttribute(
-                "notices",
-                notices.stream().flatMap(each -> each.today(user).stream()).toList());
+                "rows", listed.stream().map(each -> row(each, point, words)).toList());
         model.addAttribute("point", point.name());
+        model.addAttribute("find", find);
+        if (!isFound) {
+            day(user, point, day, model);
+        }
+        return "workbench/today";
+    }
+
+    /** The day's own part of the page; what was looked for needs none of it. */
+    private void day(SignedIn user, Point point, String day, Model model) {
         LocalDate today = viewing.today(point);
         LocalDate on = day.matches(DAY) ? dayOr(day, today) : today;
         model.addAttribute("board", plan.on(user, on));
         model.addAttribute("isToday", on.equals(today));
-        model.addAttribute("rows", rows);
-        model.addAttribute("find", find);
-        return "workbench/today";
+        model.addAttribute(
+                "notices",
+                notices.stream().flatMap(each -> each.today(user).stream()).toList());
     }
 
     private static LocalDate dayOr(String day, LocalDate today) {

@@ -14,6 +14,11 @@ public final class TestUsers {
         return new SignedIn(user(name, role), LocalDate.of(2026, 12, 1));
     }
 
+    /** Somebody of a database, signed in. */
+    public static SignedIn signedIn(User user) {
+        return new SignedIn(user, LocalDate.of(2026, 12, 1));
+    }
+
     /** Somebody as the database has them. */
     public static User user(String name, Author.Role role) {
         return new User(POINT, name, name, "{noop}", role);

@@ -193,10 +193,12 @@ class RunningIT {
             }
             Visitor marit = new Visitor("http://127.0.0.1:" + port, "marit", Desk.PASSWORD);
             marit.post("/ward/mood", Map.of("mood", "SLOW"));
+            // The page once before: the first of a process takes longer than the question itself.
+            assertThat(marit.get("/brought-in").status()).isEqualTo(200);
             // The ward's server is waited for four seconds: long enough to be asked to end meanwhile.
             Thread ender = new Thread(() -> {
                 try {
-                    Thread.sleep(1500);
+                    Thread.sleep(2000);
                 } catch (InterruptedException e) {
                     Thread.currentThread().interrupt();
                 }

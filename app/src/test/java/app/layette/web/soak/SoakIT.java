@@ -108,7 +108,7 @@ class SoakIT {
             Instant until = Instant.now().plus(length);
             List<Future<Technician.Day>> work = new ArrayList<>();
             for (int i = 0; i < NAMES.length; i++) {
-                work.add(hands.submit(new Technician(app.address(), NAMES[i], fittings, until, i)));
+                work.add(hands.submit(new Technician(app.address(), NAMES[i], fittings, () -> until, i)));
             }
             int kills = killUntil(until, app, cluster);
             List<Technician.Day> days = new ArrayList<>();

@@ -20,6 +20,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
 import java.util.concurrent.Callable;
+import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -56,13 +57,13 @@ final class Technician implements Callable<Technician.Day> {
     private final String address;
     private final String name;
     private final List<UUID> fittings;
-    private final Instant until;
+    private final Supplier<Instant> until;
     private final Random random;
     private final Traffic traffic;
     private String csrf = "";
     private int errorPages;
 
-    Technician(String address, String name, List<UUID> fittings, Instant until, long seed) {
+    Technician(String address, String name, List<UUID> fittings, Supplier<Instant> until, long seed) {
         this.address = address;
         this.name = name;
         this.fittings = fittings;
@@ -75,7 +76,7 @@ final class Technician implements Callable<Technician.Day> {
     public Day call() throws InterruptedException {
         signIn();
         Day day = new Day(new ArrayList<>(), new ArrayList<>(), 0);
-        while (Instant.now().isBefore(until)) {
+        while (Instant.now().isBefore(until.get())) {
             if (random.nextInt(ONE_IN_BEGINS) == 0) {
                 String reference = "S-" + UUID.randomUUID().toString().substring(0, 13);
                 Map<String, String> family = traffic.family(reference);
@@ -103,7 +104,7 @@ final class Technician implements Callable<Technician.Day> {
     private void untilAcknowledged(Try what) throws InterruptedException {
         while (!what.once()) {
             Thread.sleep(PAUSE_MS);
-            if (Instant.now().isAfter(until.plus(Duration.ofMinutes(ENDED_MINUTES)))) {
+            if (Instant.now().isAfter(until.get().plus(Duration.ofMinutes(ENDED_MINUTES)))) {
                 throw new IllegalStateException("The application never came back for " + name);
             }
         }
