@@ -22,6 +22,9 @@ import org.springframework.web.context.request.RequestContextHolder;
 @Service
 public class Viewing {
     private static final String UNITS = Viewing.class.getName() + ".units.";
+    /** Marks a request of somebody who chose no units of their own. */
+    private static final String POINTS_UNITS = UNITS + "of the point ";
+
     private static final String POINT = Viewing.class.getName() + ".point.";
 
     /** As many as there are languages and systems of units. */
@@ -80,19 +83,28 @@ public class Viewing {
         User stored = users.findById(user.userId()).orElseThrow();
         stored.see(unitsOf(user).other());
         forget(UNITS + user.userId());
+        forget(POINTS_UNITS + user.userId());
     }
 
     /** Keeps with the request what was read of its person already. */
     static void knows(HttpServletRequest request, User user) {
-        user.units().ifPresent(units -> request.setAttribute(UNITS + user.id(), units));
+        user.units()
+                .ifPresentOrElse(
+                        units -> request.setAttribute(UNITS + user.id(), units),
+                        () -> request.setAttribute(POINTS_UNITS + user.id(), true));
     }
 
     private UnitSystem unitsOf(SignedIn user) {
         return once(
                 UNITS + user.userId(),
-                () -> users.findById(user.userId())
-                        .flatMap(User::units)
-                        .orElseGet(() -> point(user.pointId()).units()));
+                () -> ownUnits(user).orElseGet(() -> point(user.pointId()).units()));
+    }
+
+    private Optional<UnitSystem> ownUnits(SignedIn user) {
+        RequestAttributes request = RequestContextHolder.getRequestAttributes();
+        boolean none = request != null
+                && request.getAttribute(POINTS_UNITS + user.userId(), RequestAttributes.SCOPE_REQUEST) != null;
+        return none ? Optional.empty() : users.findById(user.userId()).flatMap(User::units);
     }
 
     /** What is asked for many times in one request is read once; outside of requests each time. */
