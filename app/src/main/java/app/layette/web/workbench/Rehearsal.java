@@ -51,7 +51,7 @@ class Rehearsal {
     private static final Logger LOG = LoggerFactory.getLogger(Rehearsal.class);
     private static final String CASE = "/demo/cases/ready.json";
     private static final String SHEETS = "/demo/sheets/";
-    /** As long as it takes until an answer takes a tenth of the first; whoever works already has the other core. */
+    /** A few rounds of the case; of one core, beside whoever works already. */
     private static final Duration TIME = Duration.ofSeconds(25);
 
     private final ITemplateEngine templates;
