@@ -10,6 +10,7 @@ import app.layette.formats.document.DocumentProblem;
 import app.layette.formats.document.PlanDocument;
 import app.layette.formats.document.RefusedDocumentException;
 import app.layette.formats.json.LayetteJson;
+import app.layette.formats.wording.Languages;
 import app.layette.formats.wording.Wording;
 import java.io.IOException;
 import java.io.PrintWriter;
@@ -20,6 +21,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -32,7 +34,10 @@ final class PlanCommand implements Callable<Integer> {
     @Parameters(paramLabel = "FILE", description = "A case document.")
     private Path file;
 
-    @Option(names = "--text", paramLabel = "LANGUAGE", description = "Adds sentences; en.")
+    @Option(
+            names = "--text",
+            paramLabel = "LANGUAGE",
+            description = "Adds sentences, in a language that there is a file for: en, es.")
     private String language;
 
     @Option(names = "--units", defaultValue = "metric", description = "metric or customary, for the sentences.")
@@ -71,10 +76,17 @@ final class PlanCommand implements Callable<Integer> {
         if (language == null) {
             return Optional.empty();
         }
-        if (!language.equals("en")) {
-            throw refused("--text", language, "allowed en");
-        }
-        return Optional.of(new Wording(Locale.ENGLISH, units()));
+        Locale asked = Languages.all().stream()
+                .filter(each -> each.getLanguage().equals(language))
+                .findFirst()
+                .orElseThrow(() -> refused(
+                        "--text",
+                        language,
+                        "allowed "
+                                + Languages.all().stream()
+                                        .map(Locale::getLanguage)
+                                        .collect(Collectors.joining(", "))));
+        return Optional.of(new Wording(asked, units()));
     }
 
     private UnitSystem units() {

@@ -18,7 +18,7 @@ import app.layette.core.ride.RideCard;
 import app.layette.core.ride.Routing;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.run.Step;
-import app.layette.core.run.StepKey;
+import app.layette.core.step.StepKey;
 import app.layette.formats.document.CaseDocument;
 import app.layette.formats.json.LayetteJson;
 import app.layette.formats.wording.Wording;

@@ -1,5 +1,6 @@
 package app.layette.web.api;
 
+import app.layette.formats.document.SchemaTexts;
 import app.layette.web.api.Problems.ApiException;
 import java.io.IOException;
 import java.io.InputStream;
@@ -8,6 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -20,7 +22,6 @@ import tools.jackson.databind.json.JsonMapper;
 @RestController
 class Description {
     private static final String DOCUMENT = "/api/openapi.json";
-    private static final String SCHEMAS = "/app/layette/formats/schemas/";
 
     private final String document = read(DOCUMENT);
 
@@ -43,10 +44,11 @@ class Description {
     /** The published schemas that the description points to. */
     @GetMapping("/api/v1/schemas/{name}")
     ResponseEntity<String> schema(@PathVariable String name) {
-        if (!name.matches("[a-z-]{3,40}\\.schema\\.json") || Description.class.getResource(SCHEMAS + name) == null) {
-            throw ApiException.nothing("The schema");
-        }
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON).body(read(SCHEMAS + name));
+        String schema = Optional.of(name)
+                .filter(each -> each.matches("[a-z-]{3,40}\\.schema\\.json"))
+                .flatMap(SchemaTexts::of)
+                .orElseThrow(() -> ApiException.nothing("The schema"));
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON).body(schema);
     }
 
     List<Asked> asked() {

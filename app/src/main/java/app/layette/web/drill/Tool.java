@@ -9,7 +9,6 @@ import app.layette.core.bench.run.Task;
 import app.layette.core.bench.scene.Scene;
 import app.layette.core.entry.Answers;
 import app.layette.core.entry.Area;
-import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.TeachItem;
 import app.layette.core.seat.HandlePosition;
@@ -139,7 +138,7 @@ enum Tool {
         if (scene.method().isByBelt()) {
             uses.add(Doing.of(Hand.LOCK_BELT));
         }
-        if (scene.method() == Method.BASE_RIGID_LEG) {
+        if (scene.method().isByRigidArms()) {
             uses.add(Doing.of(Hand.WALK_ARMS_IN));
         }
         made(
@@ -240,11 +239,11 @@ enum Tool {
 
     private static Tool withArea(Doing doing) {
         Question question = Question.valueOf(doing.what().split("=")[0]);
-        return switch (question) {
-            case GROUND -> CAR;
-            case CLOTHING, SUPPORT, LIES_FLAT, CLIP -> DOLL;
-            case LOCK_OFF, PANEL, END_STRAPS, LEG, BAR, SIDE_ELEMENT, TURNED_BACK -> LOCK;
-            case PARTS -> WRONG;
+        return switch (question.name()) {
+            case "GROUND" -> CAR;
+            case "CLOTHING", "SUPPORT", "LIES_FLAT", "CLIP" -> DOLL;
+            case "LOCK_OFF", "PANEL", "END_STRAPS", "LEG", "BAR", "SIDE_ELEMENT", "TURNED_BACK" -> LOCK;
+            case "PARTS" -> WRONG;
             default -> FASTEN;
         };
     }

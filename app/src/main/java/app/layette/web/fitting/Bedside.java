@@ -3,7 +3,7 @@ package app.layette.web.fitting;
 import app.layette.core.entry.Author;
 import app.layette.core.entry.Rights;
 import app.layette.core.fitting.FittingPlan;
-import app.layette.core.run.Ask;
+import app.layette.core.step.Ask;
 
 /** Teaching at the bedside ends by itself: what has been asked has been answered, and nobody has to say so once more. */
 final class Bedside {

@@ -4,6 +4,7 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.FactCheck;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.PartialDate;
+import app.layette.core.entry.Question;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.DateReader;
 import app.layette.core.measure.Gestation;
@@ -209,6 +210,9 @@ public final class FactForm {
         }
         if (type == PositionId.class) {
             return PositionId.parse(text);
+        }
+        if (type == Question.class) {
+            return Question.valueOf(text);
         }
         return type.isEnum() ? constant(type, text) : text;
     }

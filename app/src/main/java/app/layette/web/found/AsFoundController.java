@@ -8,7 +8,7 @@ import app.layette.core.entry.Misuse;
 import app.layette.core.finding.Argument;
 import app.layette.core.misuse.AsFound;
 import app.layette.core.misuse.Misuses;
-import app.layette.core.run.StepKey;
+import app.layette.core.rule.Rules;
 import app.layette.formats.rules.RuleWords;
 import app.layette.formats.svg.SvgWriter;
 import app.layette.formats.wording.Wording;
@@ -186,7 +186,7 @@ class AsFoundController {
                                 new Argument.OfKey("conclusion." + row.putRightBy()),
                                 "seq",
                                 Argument.of(found.since()))),
-                StepKey.serving(row.putRightBy()).name(),
+                Rules.stepOf(row.putRightBy()).name(),
                 found.since(),
                 photos);
     }

@@ -234,13 +234,12 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
         }
 
         private static Fixing fixingOf(Method method) {
-            return method.isOnBase()
-                    ? Fixing.BASE
-                    : switch (method) {
-                        case BASELESS_AMERICAN -> Fixing.AMERICAN;
-                        case BASELESS_EUROPEAN -> Fixing.EUROPEAN;
-                        default -> Fixing.BELTED;
-                    };
+            if (method.isOnBase()) {
+                return Fixing.BASE;
+            }
+            return !method.isBaseless()
+                    ? Fixing.BELTED
+                    : method.isRoundBehindShell() ? Fixing.EUROPEAN : Fixing.AMERICAN;
         }
 
         /** The earliest, and the last day of the restraint always; in their order. */

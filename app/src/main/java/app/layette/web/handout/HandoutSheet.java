@@ -8,10 +8,10 @@ import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.DatedEvent;
 import app.layette.core.fitting.FittingPlan;
-import app.layette.core.harness.HarnessAnswers;
+import app.layette.core.harness.HarnessSnug;
 import app.layette.core.practice.PracticeProfile;
+import app.layette.core.rule.Rules;
 import app.layette.core.run.SheetSays;
-import app.layette.core.run.StepKey;
 import app.layette.core.seat.InsertPiece;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
@@ -153,7 +153,7 @@ public record HandoutSheet(
 
     /** How snug is told, and what to look at before driving off. */
     private static String look(FittingPlan plan, Wording words) {
-        String snug = HarnessAnswers.snugTest(plan.situation())
+        String snug = HarnessSnug.test(plan.situation())
                 .map(test -> words.say("snug." + test) + " ")
                 .orElse("");
         return snug + words.say(plan.method().isReclined() ? "ride.LEVEL" : "ride.FLAT");
@@ -194,7 +194,7 @@ public record HandoutSheet(
     /** What is still wrong, in the words of a tired parent: a line for each part of the work, the worst parts first. */
     private static List<String> wrong(FittingPlan plan, Wording words) {
         return plan.gate().blocking().stream()
-                .map(state -> StepKey.serving(state.conclusion()))
+                .map(state -> Rules.stepOf(state.conclusion()))
                 .distinct()
                 .map(step -> words.say("handout.wrong." + step))
                 .distinct()
@@ -205,11 +205,7 @@ public record HandoutSheet(
         if (bedside) {
             return List.of();
         }
-        String way = switch (method) {
-            case BASE_RIGID_LEG -> "RIGID";
-            case BASE_FLEXIBLE_ANCHORS, CONVERTIBLE_ANCHORS -> "STRAP";
-            default -> "BELT";
-        };
+        String way = method.isByRigidArms() ? "RIGID" : method.isByAnchorStrap() ? "STRAP" : "BELT";
         return IntStream.rangeClosed(1, TIGHT_LINES)
                 .mapToObj(line -> words.say("handout.tight." + way + "." + line))
                 .toList();

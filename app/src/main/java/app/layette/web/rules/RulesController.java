@@ -11,7 +11,6 @@ import app.layette.formats.wording.Languages;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.Viewing;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -67,14 +66,18 @@ class RulesController {
     String one(@PathVariable String code, @RequestParam(required = false) String lang, Locale locale, Model model) {
         RuleCode rule = named(code);
         Tongue tongue = spoken(lang, locale, model);
-        RuleCode[] all = RuleCode.values();
+        List<RuleCode> all = RuleWords.codes();
+        int at = all.indexOf(rule);
         model.addAttribute("rule", tongue.rules().page(rule));
         model.addAttribute("code", rule.text());
         model.addAttribute(
-                "before", rule.ordinal() == 0 ? Optional.empty() : Optional.of(all[rule.ordinal() - 1].text()));
+                "before",
+                at == 0 ? Optional.empty() : Optional.of(all.get(at - 1).text()));
         model.addAttribute(
                 "next",
-                rule.ordinal() == all.length - 1 ? Optional.empty() : Optional.of(all[rule.ordinal() + 1].text()));
+                at == all.size() - 1
+                        ? Optional.empty()
+                        : Optional.of(all.get(at + 1).text()));
         model.addAttribute("drawn", drawn(rule, tongue));
         model.addAttribute(
                 "wrongs",
@@ -99,7 +102,7 @@ class RulesController {
     }
 
     private static RuleCode named(String code) {
-        return Arrays.stream(RuleCode.values())
+        return RuleWords.codes().stream()
                 .filter(rule -> rule.text().equalsIgnoreCase(code))
                 .findFirst()
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));

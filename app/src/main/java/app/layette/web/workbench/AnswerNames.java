@@ -2,7 +2,7 @@ package app.layette.web.workbench;
 
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.run.Step;
-import app.layette.core.run.StepKey;
+import app.layette.core.step.StepKey;
 import app.layette.formats.wording.Wording;
 import app.layette.web.fitting.RefusedEntryException;
 import app.layette.web.workbench.AskForms.Typed;

@@ -5,7 +5,7 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Rights;
 import app.layette.core.fitting.FittingPlan;
-import app.layette.core.run.Ask;
+import app.layette.core.step.Ask;
 import app.layette.formats.wording.Wording;
 import app.layette.web.workbench.Workbench.Focus;
 import java.util.List;
@@ -76,10 +76,10 @@ final class AskViews {
 
     private AskView question(Ask ask) {
         Question question = Question.valueOf(ask.question());
-        return switch (question) {
-            case SNUG -> seat.snug(ask);
-            case PARTS -> seat.parts(ask);
-            case SINCE -> seat.since(ask);
+        return switch (question.name()) {
+            case "SNUG" -> seat.snug(ask);
+            case "PARTS" -> seat.parts(ask);
+            case "SINCE" -> seat.since(ask);
             default -> seat.question(ask, question, List.of());
         };
     }

@@ -12,7 +12,7 @@ import app.layette.core.fitting.FittingPlan;
 import app.layette.core.placing.CabinAnswers;
 import app.layette.core.placing.PlaceAnswer;
 import app.layette.core.recheck.LastSetUp;
-import app.layette.core.run.Ask;
+import app.layette.core.step.Ask;
 import app.layette.core.vehicle.Belt;
 import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.SeatingPosition.Airbag;

@@ -5,7 +5,8 @@ import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.rule.Conclusion;
-import app.layette.core.run.StepKey;
+import app.layette.core.rule.Rules;
+import app.layette.core.step.StepKey;
 import app.layette.formats.wording.Wording;
 import app.layette.web.workbench.Workbench.Blocker;
 import app.layette.web.workbench.Workbench.FindingGroup;
@@ -28,7 +29,7 @@ final class FindingLines {
     /** The findings of a step. */
     List<Line> lines(StepKey key) {
         return plan.gate().conclusions().stream()
-                .filter(each -> key.serves().contains(each.conclusion()))
+                .filter(each -> Rules.stepOf(each.conclusion()) == key)
                 .flatMap(each -> each.findings().stream().map(finding -> line(each.conclusion(), finding)))
                 .toList();
     }
@@ -47,7 +48,7 @@ final class FindingLines {
                 words.say("weight." + finding.weight()),
                 finding.code().text(),
                 words.say(finding),
-                StepKey.serving(conclusion).name(),
+                Rules.stepOf(conclusion).name(),
                 values,
                 sources,
                 finding.changes().stream().map(words::say).toList());
@@ -84,7 +85,7 @@ final class FindingLines {
                                 .map(words::say)
                                 .or(() -> each.waitsFor().map(words::say))
                                 .orElse(words.say("open.LOOK_AGAIN")),
-                        StepKey.serving(each.conclusion()).name()))
+                        Rules.stepOf(each.conclusion()).name()))
                 .toList();
     }
 }

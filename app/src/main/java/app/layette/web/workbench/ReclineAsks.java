@@ -6,7 +6,6 @@ import app.layette.core.entry.Fact.AngleSource;
 import app.layette.core.entry.Fact.RollKind;
 import app.layette.core.entry.Fact.RollPlaced;
 import app.layette.core.entry.Fact.Stage;
-import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Stamped;
 import app.layette.core.entry.TeachItem;
@@ -21,9 +20,9 @@ import app.layette.core.recline.ReclineSetUp;
 import app.layette.core.recline.RollAllowed;
 import app.layette.core.recline.WayOut;
 import app.layette.core.recline.roll.RollMaker;
-import app.layette.core.run.Ask;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.Recline;
+import app.layette.core.step.Ask;
 import app.layette.formats.svg.ReadingPicture;
 import app.layette.formats.wording.Wording;
 import app.layette.web.roll.RollGood;
@@ -208,7 +207,7 @@ final class ReclineAsks extends AskForms {
         String help = stage == Stage.CHILD ? where : (where + " " + words.say("ask.LEVEL.look")).strip();
         boolean onArms = situation
                 .method()
-                .filter(method -> method == Method.BASE_RIGID_LEG && stage == Stage.PRESSED)
+                .filter(method -> method.isByRigidArms() && stage == Stage.PRESSED)
                 .isPresent();
         String title = words.say(onArms ? "ask.LEVEL.ARMS" : stage == Stage.CHILD ? "ask.LEVEL" : "ask.LEVEL." + stage);
         return new AskView(id(ask), title, help, ask.answered(), current, forms);

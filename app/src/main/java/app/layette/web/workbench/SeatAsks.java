@@ -9,17 +9,17 @@ import app.layette.core.entry.Stamped;
 import app.layette.core.entry.TeachItem;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
-import app.layette.core.harness.HarnessAnswers;
+import app.layette.core.harness.HarnessSnug;
 import app.layette.core.harness.ShoulderAndSlots;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
-import app.layette.core.run.Ask;
 import app.layette.core.seat.CrotchOpening;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Harness;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.SeatKind;
 import app.layette.core.secure.HandleForDriving;
+import app.layette.core.step.Ask;
 import app.layette.formats.svg.AnswerPicture;
 import app.layette.formats.wording.Wording;
 import app.layette.web.workbench.AskView.Button;
@@ -308,7 +308,7 @@ final class SeatAsks extends AskForms {
     /** The snug test, in the words of the test that counts here. */
     AskView snug(Ask ask) {
         AskView plain = question(ask, Question.SNUG, List.of());
-        String help = HarnessAnswers.snugTest(situation)
+        String help = HarnessSnug.test(situation)
                 .map(test -> words.say("snug." + test))
                 .orElse(words.say("snug.NOT_LOOKED"));
         return new AskView(plain.key(), plain.title(), help, plain.answered(), plain.current(), plain.forms());

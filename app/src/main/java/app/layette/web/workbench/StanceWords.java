@@ -1,8 +1,8 @@
 package app.layette.web.workbench;
 
 import app.layette.core.fitting.FittingPlan;
-import app.layette.core.run.StepKey;
 import app.layette.core.stance.Stance;
+import app.layette.core.step.StepKey;
 import app.layette.formats.wording.Wording;
 import java.util.ArrayList;
 import java.util.List;

@@ -7,7 +7,7 @@ import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.measure.Mass;
-import app.layette.core.run.Ask;
+import app.layette.core.step.Ask;
 import app.layette.core.vehicle.PositionId;
 import app.layette.formats.wording.Wording;
 import app.layette.web.workbench.AskView.Button;

@@ -2,7 +2,7 @@ package app.layette.web.workbench;
 
 import app.layette.core.entry.Author;
 import app.layette.core.fitting.PlanDifference;
-import app.layette.core.run.StepKey;
+import app.layette.core.step.StepKey;
 import app.layette.formats.wording.Wording;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.workbench.AskForms.Typed;
@@ -127,7 +127,8 @@ public record Workbench(
     public record Blocker(String conclusion, String state, String text, String step) {}
 
     /** The drawing board, with the ladder of settings under the side view. */
-    public record Board(String view, String svg, Optional<Ladder> ladder, List<Tab> tabs) {}
+    public record Board(
+            String view, String svg, Optional<Ladder> ladder, List<Tab> tabs, Optional<String> scrolledAlong) {}
 
     /** A view that can be looked at. */
     public record Tab(String view, String name, String shortcut, boolean current) {}

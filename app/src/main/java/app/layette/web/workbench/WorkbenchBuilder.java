@@ -1,12 +1,7 @@
 package app.layette.web.workbench;
 
-import app.layette.core.drawing.BeltView;
 import app.layette.core.drawing.Drawing;
-import app.layette.core.drawing.HarnessView;
 import app.layette.core.drawing.Shape;
-import app.layette.core.drawing.TimelineView;
-import app.layette.core.drawing.cabin.CabinView;
-import app.layette.core.drawing.side.SideView;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
@@ -16,16 +11,15 @@ import app.layette.core.fitting.FittingPlan;
 import app.layette.core.look.Mark;
 import app.layette.core.look.OneLook;
 import app.layette.core.misuse.AsFound;
-import app.layette.core.placing.CabinAnswers;
 import app.layette.core.recline.ReclineAdvice;
-import app.layette.core.run.Ask;
-import app.layette.core.run.Phase;
 import app.layette.core.run.SheetSays;
 import app.layette.core.run.Step;
-import app.layette.core.run.StepKey;
 import app.layette.core.seat.LegUse;
-import app.layette.core.secure.PartsInUse;
+import app.layette.core.secure.TurnedBack;
 import app.layette.core.stance.Stance;
+import app.layette.core.step.Ask;
+import app.layette.core.step.Phase;
+import app.layette.core.step.StepKey;
 import app.layette.formats.record.FactWords;
 import app.layette.formats.svg.ClipPicture;
 import app.layette.formats.svg.StancePicture;
@@ -110,8 +104,7 @@ final class WorkbenchBuilder {
 
     /** Whether it can happen with this method to this seat. */
     private boolean canHappen(Act act) {
-        return act.isPartOf(plan.method())
-                && (act != Act.TURNED_TO_DOOR || PartsInUse.TURNED_BACK.isThereIn(situation));
+        return act.isPartOf(plan.method()) && (act != Act.TURNED_TO_DOOR || TurnedBack.isThereIn(situation));
     }
 
     /** A step by name: what a restraint does not have is not named. */
@@ -301,18 +294,17 @@ final class WorkbenchBuilder {
     private Board board() {
         String asked = focus.view().isEmpty() && situation.isBedside() ? View.HARNESS.key() : focus.view();
         View view = View.of(asked, current.key(), plan.method());
-        Drawing drawing = switch (view) {
-            case SIDE -> SideView.of(situation, focus.tried(), marks());
-            case CABIN -> CabinView.of(situation, CabinAnswers.of(situation), focus.picked());
-            case HARNESS -> HarnessView.of(situation);
-            case BELT -> BeltView.of(situation);
-            case TIMELINE -> TimelineView.of(situation);
-        };
+        Drawing drawing = view.draw(new View.Shown(situation, focus.tried(), focus.picked(), marks()));
         Optional<Ladder> ladder = view == View.SIDE ? Ladder.of(plan, words, focus.tried()) : Optional.empty();
         List<Tab> tabs = View.offered(plan.method()).stream()
                 .map(each -> new Tab(each.key(), words.say("view." + each), each.shortcut(), each == view))
                 .toList();
-        return new Board(view.key(), SvgWriter.write(drawing, words, this::address), ladder, tabs);
+        return new Board(
+                view.key(),
+                SvgWriter.write(drawing, words, this::address),
+                ladder,
+                tabs,
+                view.scrolledAlong().map(words::say));
     }
 
     /** What the marks of the look that is due ask, in their order. */

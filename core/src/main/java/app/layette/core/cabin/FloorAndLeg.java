@@ -2,6 +2,10 @@ package app.layette.core.cabin;
 
 import static app.layette.core.finding.RuleCode.CAB_8;
 
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
@@ -10,25 +14,59 @@ import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
 import app.layette.core.rule.Verdict.Judged;
 import app.layette.core.seat.LegUse;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.StepKey;
 import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.SeatingPosition.Floor;
+import com.google.auto.service.AutoService;
 
 /**
  * CAB-8: a load leg stands locked on a solid floor. Over under-floor storage only with a fix that the vehicle manual
  * names. A leg that cannot be used: not allowed where it is always required, a note where it is asked when possible.
  */
+@AutoService(Asking.class)
 public final class FloorAndLeg implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.FLOOR_AND_LEG, RuleCode.CAB_8)
+            .requiredOf(Method::staysInTheCar)
+            .countsBeforeBirth()
+            .reopenedBy(
+                    Change.TIGHTENED,
+                    Change.BELT_TOUCHED,
+                    Change.ANCHOR_TOUCHED,
+                    Change.OTHER_SEAT,
+                    Change.OTHER_CAR,
+                    Change.PLACE_OR_METHOD)
+            .asks(Asked.about(Question.LEG)
+                    .leftToRule("LOCKED_ON_FLOOR")
+                    .fix("NOT_LOCKED")
+                    .leftToRule("LIFTS_THE_BASE", "NOT_USED")
+                    .shownIn(LookKey.SHOWN, 310, "LOCKED_ON_FLOOR"))
+            .decidedBy(PermissionKey.LOAD_LEG_OMITTED, PermissionKey.BASE_LIFTED_BY_LEG, PermissionKey.LEG_OVER_STORAGE)
+            .decidedBy(SheetValue.FLOOR, SheetValue.LEG)
+            .at(StepKey.LEG_AND_WINDOWS, 100);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.FLOOR_AND_LEG;
+    public RuleCard card() {
+        return CARD;
+    }
+
+    @Override
+    public boolean isAsked(Situation situation) {
+        return situation
+                .seat()
+                .flatMap(seat -> seat.leg().value())
+                .filter(use -> use != LegUse.NO_LEG)
+                .isPresent();
     }
 
     @Override
@@ -46,7 +84,7 @@ public final class FloorAndLeg implements Rule {
         if (leg.value().get() == LegUse.NO_LEG) {
             return Verdict.judged(Finding.of(CAB_8, Weight.HOLDS, "noLeg").from(leg));
         }
-        return new AnsweredByEye(Conclusion.FLOOR_AND_LEG, Question.LEG, FloorAndLeg::used).judge(situation);
+        return new AnsweredByEye(Question.LEG, FloorAndLeg::used).judge(situation);
     }
 
     /** What can be said before the leg stands: whether its foot would have a floor to stand on here. */

@@ -2,20 +2,27 @@ package app.layette.core.cabin;
 
 import static app.layette.core.finding.RuleCode.CAB_1;
 
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
+import app.layette.core.step.StepKey;
 import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.VehicleSheet;
+import com.google.auto.service.AutoService;
 import java.util.List;
 import java.util.Optional;
 
@@ -23,10 +30,22 @@ import java.util.Optional;
  * CAB-1: in front only where both manuals allow it and no place of the back can take the restraint. A place that the rules
  * do not forbid may still be taken, by another child: then somebody says so who looked.
  */
+@AutoService(Asking.class)
 public final class FrontRowLast implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.FRONT_ROW, RuleCode.CAB_1)
+            .countsBeforeBirth()
+            .saidBeforehand()
+            .reopenedBy(Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .asks(Asked.about(Question.BACK_ROW)
+                    .holds("NO_PLACE_CAN")
+                    .stop("A_PLACE_CAN")
+                    .byItself())
+            .decidedBy(PermissionKey.FRONT_ROW)
+            .at(StepKey.PLACE, 300);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.FRONT_ROW;
+    public RuleCard card() {
+        return CARD;
     }
 
     @Override
@@ -45,7 +64,7 @@ public final class FrontRowLast implements Rule {
             return permitted;
         }
         if (situation.answer(Question.BACK_ROW).isPresent()) {
-            return new AnsweredByEye(Conclusion.FRONT_ROW, Question.BACK_ROW).judge(situation);
+            return new AnsweredByEye(Question.BACK_ROW).judge(situation);
         }
         List<SeatingPosition> back = back(situation);
         if (back.isEmpty()) {
@@ -63,7 +82,8 @@ public final class FrontRowLast implements Rule {
     }
 
     /** Whether somebody has to say that no place of the back can take it. */
-    public static boolean isAsked(Situation situation) {
+    @Override
+    public boolean isAsked(Situation situation) {
         return situation
                 .placed()
                 .filter(placed -> placed.value().position().isFrontRow())

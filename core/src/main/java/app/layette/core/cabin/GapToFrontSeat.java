@@ -2,8 +2,12 @@ package app.layette.core.cabin;
 
 import static app.layette.core.finding.RuleCode.CAB_10;
 
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Dimension;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
@@ -11,12 +15,21 @@ import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Speaker;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Length;
 import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Looks;
+import app.layette.core.rule.Quantities;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
+import app.layette.core.step.Ask;
+import app.layette.core.step.Ask.Kind;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -26,13 +39,33 @@ import java.util.stream.Stream;
  *
  * <p>By eye: a flat hand stands for 30 mm.
  */
+@AutoService(Asking.class)
 public final class GapToFrontSeat implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("GAP"), RuleCode.CAB_10)
+            .requiredOf(Method::isReclined)
+            .reopenedBy(
+                    Change.CARRIER_ON_OFF,
+                    Change.FRONT_SEAT_MOVED,
+                    Change.HANDLE_MOVED,
+                    Change.OTHER_SEAT,
+                    Change.OTHER_CAR,
+                    Change.PLACE_OR_METHOD)
+            .asks(Asked.about(Question.GAP).leftToRule("FLAT_HAND", "LESS", "TOUCHES"))
+            .decidedBy(PermissionKey.TOUCHING_FRONT_SEAT)
+            .decidedBy(Fact.Quantity.GAP)
+            .at(StepKey.HANDLE_AND_GAP, 200);
+
     /** What a flat hand stands for. */
     private static final Length FLAT_HAND = Length.ofMillimetres(30);
 
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.GAP;
+    public RuleCard card() {
+        return CARD;
+    }
+
+    @Override
+    public List<Ask> asks(Looks looks) {
+        return List.of(looks.looked(Kind.GAP, conclusion()));
     }
 
     @Override
@@ -52,6 +85,14 @@ public final class GapToFrontSeat implements Rule {
                 Verdict.judged(seen(situation, byEye.get().value())).restingOn(byEye.get());
         boolean onlyTold = seen.passes() && !Question.GAP.isPassedBy(byEye.get().how());
         return onlyTold ? Verdict.open(AnsweredByEye.TOLD_ONLY) : seen;
+    }
+
+    @Override
+    public List<String> pages(Finding finding, Situation situation) {
+        return finding.weight() == Weight.NOT_KNOWN && asked(situation).isEmpty()
+                ? Quantities.unread(
+                        Fact.Quantity.GAP, situation.gapAsked(Speaker.SEAT), situation.gapAsked(Speaker.CAR))
+                : List.of();
     }
 
     /** Whether a flat hand tells that a gap is wide enough; where more is asked only a tape does. */

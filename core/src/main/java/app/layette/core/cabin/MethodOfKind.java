@@ -2,6 +2,8 @@ package app.layette.core.cabin;
 
 import static app.layette.core.finding.RuleCode.CAB_13;
 
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Evidence;
@@ -9,13 +11,17 @@ import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
 import app.layette.core.seat.Connectors;
 import app.layette.core.seat.SeatKind;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
 import java.util.Arrays;
 import java.util.List;
 
@@ -23,10 +29,18 @@ import java.util.List;
  * CAB-13: nothing is accepted that this kind of restraint cannot be. A base with hooks is not one with rigid arms; which
  * it is stands on the sheet.
  */
+@AutoService(Asking.class)
 public final class MethodOfKind implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.METHOD, RuleCode.CAB_13)
+            .countsBeforeBirth()
+            .saidBeforehand()
+            .reopenedBy(Change.OTHER_CAR)
+            .decidedBy(SheetValue.CONNECTORS)
+            .at(StepKey.PLACE, 100);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.METHOD;
+    public RuleCard card() {
+        return CARD;
     }
 
     @Override
@@ -62,7 +76,7 @@ public final class MethodOfKind implements Rule {
             return Permission.NOT_KNOWN;
         }
         boolean rigid = connectors.value().get().kind() == Connectors.Kind.RIGID_ARMS;
-        boolean fits = seat.kind() != SeatKind.REAR_FACING_ONLY || rigid == (method == Method.BASE_RIGID_LEG);
+        boolean fits = seat.kind() != SeatKind.REAR_FACING_ONLY || rigid == (method.isByRigidArms());
         return fits ? Permission.ALLOWED : Permission.NOT_ALLOWED;
     }
 

@@ -6,12 +6,9 @@ import app.layette.core.evidence.Permission;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.Rules;
 import app.layette.core.rule.Verdict;
-import app.layette.core.secure.BeltRules;
-import app.layette.core.secure.RoutingAllowed;
-import app.layette.core.suit.AnchorLimit;
 import java.util.List;
-import java.util.stream.Stream;
 
 /** What the rules of the place say of a place and method before anything is fixed there. */
 public final class PlaceAllowed {
@@ -47,17 +44,9 @@ public final class PlaceAllowed {
     }
 
     private static List<Rule> rules(Method method) {
-        Stream<Rule> ofMethod = method.isByBelt()
-                ? BeltRules.beforehand().stream()
-                : Stream.of(PlaceRules.ownAnchors(), new AnchorLimit());
-        Stream<Rule> ofKind = switch (method) {
-            case BASELESS_AMERICAN, BASELESS_EUROPEAN -> Stream.of(new RoutingAllowed());
-            case CAR_BED -> FlatRules.rules().stream().filter(rule -> rule.conclusion() == Conclusion.BED_PLACE);
-            case LAY_FLAT -> FlatRules.rules().stream().filter(rule -> rule.conclusion() == Conclusion.LAY_FLAT_PLACES);
-            default -> Stream.of();
-        };
-        return Stream.of(Stream.of(new MethodOfKind(), PlaceRules.airbag(), PlaceRules.vehicleSeat()), ofMethod, ofKind)
-                .flatMap(each -> each)
+        return Rules.all().stream()
+                .filter(rule -> rule.card().isSaidBeforehand() && rule.card().isRequiredBy(method))
+                .filter(rule -> !rule.conclusion().equals(Conclusion.FRONT_ROW))
                 .toList();
     }
 }

@@ -2,28 +2,55 @@ package app.layette.core.condition;
 
 import static app.layette.core.finding.RuleCode.CND_8;
 
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
 import app.layette.core.seat.BaseFit;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
 import java.util.List;
 import java.util.Optional;
 
 /** CND-8: only a base on the carrier sheet's list, set up for this carrier where the sheet says how. */
+@AutoService(Asking.class)
 public final class BaseFitsCarrier implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("BASE_FITS_CARRIER"), RuleCode.CND_8)
+            .requiredOf(Method::isOnBase)
+            .countsBeforeBirth()
+            .reopenedBy(Change.OTHER_SEAT, Change.LABEL_CORRECTED)
+            .asks(Asked.about(Question.BASE_SET_UP)
+                    .holds("AS_SHEET")
+                    .fix("OTHERWISE")
+                    .carried()
+                    .shownIn(LookKey.TABLE, 30, "AS_SHEET"))
+            .decidedBy(SheetValue.BASE_LISTED)
+            .at(StepKey.LABEL, 500);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.BASE_FITS_CARRIER;
+    public RuleCard card() {
+        return CARD;
+    }
+
+    @Override
+    public boolean isAsked(Situation situation) {
+        return fitting(situation).map(BaseFit::setUp).isPresent();
     }
 
     @Override
@@ -62,7 +89,7 @@ public final class BaseFitsCarrier implements Rule {
     }
 
     private static Verdict setUp(Situation situation) {
-        return new AnsweredByEye(Conclusion.BASE_FITS_CARRIER, Question.BASE_SET_UP).judge(situation);
+        return new AnsweredByEye(Question.BASE_SET_UP).judge(situation);
     }
 
     /** The base on the sheet's list that the label names. */

@@ -2,6 +2,7 @@ package app.layette.core.condition;
 
 import static app.layette.core.finding.RuleCode.CND_1;
 
+import app.layette.core.entry.Asking;
 import app.layette.core.entry.Fact.LabelRead;
 import app.layette.core.entry.Fact.Part;
 import app.layette.core.entry.Method;
@@ -12,13 +13,17 @@ import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
 import app.layette.core.seat.BaseFit;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.seat.ServiceLife;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -33,7 +38,14 @@ import java.util.stream.Stream;
  * <p>Counting: first day of manufacture + years (a month alone counts from its first; 29 February + n years is 28
  * February); a printed month lasts to its last day.
  */
+@AutoService(Asking.class)
 public final class Expiry implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("EXPIRY"), RuleCode.CND_1)
+            .countsBeforeBirth()
+            .clearedEarlier()
+            .decidedBy(SheetValue.LIFE)
+            .at(StepKey.LABEL, 300);
+
     /**
      * When a part may last be used.
      *
@@ -43,8 +55,8 @@ public final class Expiry implements Rule {
     public record LastDay(Part part, Optional<LocalDate> lastDay) {}
 
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.EXPIRY;
+    public RuleCard card() {
+        return CARD;
     }
 
     @Override

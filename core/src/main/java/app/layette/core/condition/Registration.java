@@ -2,24 +2,48 @@ package app.layette.core.condition;
 
 import static app.layette.core.finding.RuleCode.CND_4;
 
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Looks;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
+import app.layette.core.step.Ask;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+import java.util.List;
 import java.util.Optional;
 
 /**
  * CND-4: whether the registration card was sent, so that a recall finds this family. It advises and keeps nothing shut;
  * a card that nobody is known to have sent comes due after the hand-over.
  */
+@AutoService(Asking.class)
 public final class Registration implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("REGISTRATION"), RuleCode.CND_4)
+            .countsBeforeBirth()
+            .clearedEarlier()
+            .asks(Asked.about(Question.REGISTRATION)
+                    .leftToRule("SENT", "NO_CARD", "NOT_YET")
+                    .told()
+                    .carried())
+            .at(StepKey.HISTORY_STEP, 400);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.REGISTRATION;
+    public RuleCard card() {
+        return CARD;
+    }
+
+    @Override
+    public List<Ask> asks(Looks looks) {
+        return List.of(looks.offered(Question.REGISTRATION));
     }
 
     @Override

@@ -2,26 +2,37 @@ package app.layette.core.condition;
 
 import static app.layette.core.finding.RuleCode.CND_9;
 
+import app.layette.core.entry.Asking;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
 import app.layette.core.seat.SeatIdentity;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
 import java.util.Optional;
 
 /**
  * CND-9: the model number and the manufacture date on the carrier's label lie inside the sheet's range. A restraint
  * picked by name alone is not known.
  */
+@AutoService(Asking.class)
 public final class SheetMatchesLabel implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("SHEET_MATCHES_LABEL"), RuleCode.CND_9)
+            .countsBeforeBirth()
+            .clearedEarlier()
+            .at(StepKey.LABEL, 200);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.SHEET_MATCHES_LABEL;
+    public RuleCard card() {
+        return CARD;
     }
 
     @Override

@@ -4,7 +4,6 @@ import app.layette.core.belt.Reach;
 import app.layette.core.drawing.Shape.Anchor;
 import app.layette.core.drawing.Shape.Part;
 import app.layette.core.drawing.Shape.Rank;
-import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.finding.Argument;
@@ -63,7 +62,7 @@ public final class BeltView {
 
     private BeltView(Situation situation) {
         this.situation = situation;
-        this.european = situation.usualMethod() == Method.BASELESS_EUROPEAN;
+        this.european = situation.usualMethod().isRoundBehindShell();
         this.mirrored = situation
                 .placed()
                 .filter(placed -> placed.value().position().side() == Side.LEFT)

@@ -1,5 +1,6 @@
 package app.layette.core.entry;
 
+import app.layette.core.seat.SeatKind;
 import java.util.Optional;
 
 /** Things done with the hands that make earlier checks worth less. */
@@ -35,10 +36,10 @@ public enum Act {
     public boolean isPartOf(Method method) {
         return switch (this) {
             case BELT_TOUCHED -> method.isByBelt();
-            case ANCHOR_TOUCHED -> !method.isByBelt();
-            case ARMS_WALKED_IN -> method == Method.BASE_RIGID_LEG;
+            case ANCHOR_TOUCHED -> method.isByAnchors();
+            case ARMS_WALKED_IN -> method.isByRigidArms();
             case CARRIER_ON, CARRIER_OFF -> method.isOnBase();
-            case HANDLE_MOVED -> method != Method.CONVERTIBLE_BELT && method != Method.CONVERTIBLE_ANCHORS;
+            case HANDLE_MOVED -> method.kind() != SeatKind.CONVERTIBLE;
             default -> true;
         };
     }

@@ -1,110 +1,185 @@
 package app.layette.core.entry;
 
 import app.layette.core.finding.RuleCode;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.ServiceLoader;
+import java.util.concurrent.ConcurrentHashMap;
 
-/** Questions that are answered by eye, with one tap. The answers and what each one means are in {@link Answers}. */
-public enum Question {
-    CONDITION(RuleCode.SUIT_8, Known.TOLD),
-    HISTORY(RuleCode.CND_2, Known.TOLD),
-    CRASH(RuleCode.CND_3, Known.TOLD),
-    RECALL(RuleCode.CND_4),
+/**
+ * A question that is answered by eye, with one tap; here its name. All about it, its answers and what each weighs, is said
+ * by the rule that asks it ({@link Asked}); the names below are those that other parts of the program speak of.
+ */
+public final class Question implements Comparable<Question> {
+    /** One of each name, so that the same is the same. */
+    private static final Map<String, Question> NAMED = new ConcurrentHashMap<>();
+
+    public static final Question CONDITION = named("CONDITION");
+    public static final Question HISTORY = named("HISTORY");
+    public static final Question CRASH = named("CRASH");
+    public static final Question RECALL = named("RECALL");
     /** Whether the registration card was sent. It advises; a card not sent comes due. */
-    REGISTRATION(RuleCode.CND_4, Known.TOLD),
-    PARTS(RuleCode.CND_5),
-    MANUALS(RuleCode.CND_6),
-    APPROVAL(RuleCode.CND_7, Known.READ),
-    BASE_SET_UP(RuleCode.CND_8),
-    SNUG_SHORTEST(RuleCode.SUIT_5),
-    HEAD_ROOM(RuleCode.SUIT_3),
-    SITS_WHOLE(RuleCode.CAB_3),
-    SYSTEMS(RuleCode.CAB_5),
-    LEG(RuleCode.CAB_8),
-    GAP(RuleCode.CAB_10),
-    GROUND(RuleCode.REC_3),
+    public static final Question REGISTRATION = named("REGISTRATION");
+
+    public static final Question PARTS = named("PARTS");
+    public static final Question MANUALS = named("MANUALS");
+    public static final Question APPROVAL = named("APPROVAL");
+    public static final Question BASE_SET_UP = named("BASE_SET_UP");
+    public static final Question SNUG_SHORTEST = named("SNUG_SHORTEST");
+    public static final Question HEAD_ROOM = named("HEAD_ROOM");
+    public static final Question SITS_WHOLE = named("SITS_WHOLE");
+    public static final Question SYSTEMS = named("SYSTEMS");
+    public static final Question LEG = named("LEG");
+    public static final Question GAP = named("GAP");
+    public static final Question GROUND = named("GROUND");
     /** Whether an indicator on both sides shows the same on both. */
-    SIDES(RuleCode.REC_3),
-    ANCHORS_HOOKED(RuleCode.SEC_4),
-    STRAP(RuleCode.SEC_3),
-    MOVEMENT(RuleCode.SEC_6),
-    WINDOWS(RuleCode.SEC_7),
-    CLICK(RuleCode.SEC_8),
-    WEBBING(RuleCode.HAR_4),
-    CLOTHING(RuleCode.HAR_9),
-    SNUG(RuleCode.HAR_7),
-    CLIP(RuleCode.HAR_8),
-    SUPPORT(RuleCode.HAR_10),
-    CAUTIONS(RuleCode.OUT_1),
-    RETRACTOR(RuleCode.SEC_1, Known.READ),
-    LATCH_PLATE(RuleCode.SEC_1, Known.READ),
-    BUCKLE(RuleCode.CAB_7),
-    BELT_ROUTE(RuleCode.SEC_3),
-    LOCK_OFF(RuleCode.SEC_2),
-    LOCK_PROOF(RuleCode.SEC_1),
+    public static final Question SIDES = named("SIDES");
+
+    public static final Question ANCHORS_HOOKED = named("ANCHORS_HOOKED");
+    public static final Question STRAP = named("STRAP");
+    public static final Question MOVEMENT = named("MOVEMENT");
+    public static final Question WINDOWS = named("WINDOWS");
+    public static final Question CLICK = named("CLICK");
+    public static final Question WEBBING = named("WEBBING");
+    public static final Question CLOTHING = named("CLOTHING");
+    public static final Question SNUG = named("SNUG");
+    public static final Question CLIP = named("CLIP");
+    public static final Question SUPPORT = named("SUPPORT");
+    public static final Question CAUTIONS = named("CAUTIONS");
+    public static final Question RETRACTOR = named("RETRACTOR");
+    public static final Question LATCH_PLATE = named("LATCH_PLATE");
+    public static final Question BUCKLE = named("BUCKLE");
+    public static final Question BELT_ROUTE = named("BELT_ROUTE");
+    public static final Question LOCK_OFF = named("LOCK_OFF");
+    public static final Question LOCK_PROOF = named("LOCK_PROOF");
     /** Which doors the caregiver can use, and whether they can lean in: it ranks places, and forbids none. */
-    REACH(RuleCode.CAB_13, Known.TOLD),
-    PANEL(RuleCode.SEC_2),
+    public static final Question REACH = named("REACH");
+
+    public static final Question PANEL = named("PANEL");
     /** A car bed's own straps round the lap part. */
-    END_STRAPS(RuleCode.SEC_3),
-    SIDE_ELEMENT(RuleCode.CAB_12),
+    public static final Question END_STRAPS = named("END_STRAPS");
+
+    public static final Question SIDE_ELEMENT = named("SIDE_ELEMENT");
     /** A shell that turns, after it was turned to the door. */
-    TURNED_BACK(RuleCode.SEC_7),
-    LIES_FLAT(RuleCode.HAR_12),
+    public static final Question TURNED_BACK = named("TURNED_BACK");
+
+    public static final Question LIES_FLAT = named("LIES_FLAT");
     /** Whether the feet reach past the restraint's end or the vehicle seat back; asked only where a manual minds. */
-    FEET(RuleCode.SUIT_6),
+    public static final Question FEET = named("FEET");
     /** Whether the caregiver can lift carrier and child just now. It advises and forbids nothing. */
-    LIFTING(RuleCode.SUIT_12, Known.TOLD),
-    COVERS(RuleCode.HAR_11),
+    public static final Question LIFTING = named("LIFTING");
+
+    public static final Question COVERS = named("COVERS");
     /** Whether the lamp or key shows the front airbag off, now, in this car. */
-    AIRBAG_LAMP(RuleCode.CAB_1),
+    public static final Question AIRBAG_LAMP = named("AIRBAG_LAMP");
     /** Whether any place of the back can take this restraint, where it is to ride in front. */
-    BACK_ROW(RuleCode.CAB_1),
+    public static final Question BACK_ROW = named("BACK_ROW");
     /** Whether an anti-rebound bar lies against the vehicle seat back. */
-    BAR(RuleCode.SEC_7),
+    public static final Question BAR = named("BAR");
     /** Whether anything was taken off, added, damaged, crashed or lent since the last fitting. */
-    SINCE(RuleCode.CND_2, Known.TOLD),
+    public static final Question SINCE = named("SINCE");
     /** Whether the seat's own conditions, such as head control, are met. */
-    OWN_CONDITIONS(RuleCode.SUIT_11);
+    public static final Question OWN_CONDITIONS = named("OWN_CONDITIONS");
 
-    /** How the answer may be known so that it passes. */
-    public enum Known {
-        /** Seen, felt or tested here. */
-        SEEN,
-        /** The same, or read on a label or a page. */
-        READ,
-        /** What a family or a ward says is enough. */
-        TOLD
+    /** Loaded with the first question about one, when the names above are there. */
+    private static final class All {
+        private static final Map<Question, Asked> BY_NAME = load();
+        private static final List<Question> IN_ORDER = List.copyOf(BY_NAME.keySet());
+
+        private static Map<Question, Asked> load() {
+            Map<Question, Asked> all = new LinkedHashMap<>();
+            ServiceLoader.load(Asking.class, Asking.class.getClassLoader()).stream()
+                    .map(ServiceLoader.Provider::get)
+                    .sorted(Comparator.comparingInt(Asking::order)
+                            .thenComparing(each -> each.getClass().getName()))
+                    .map(Asking::asked)
+                    .flatMap(Collection::stream)
+                    .forEach(asked -> {
+                        if (all.put(asked.question(), asked) != null) {
+                            throw new IllegalStateException("Two rules ask " + asked.question());
+                        }
+                    });
+            return all;
+        }
     }
 
-    private final RuleCode rule;
-    private final Known known;
+    private final String name;
 
-    Question(RuleCode rule) {
-        this(rule, Known.SEEN);
+    private Question(String name) {
+        this.name = name;
     }
 
-    Question(RuleCode rule, Known known) {
-        this.rule = rule;
-        this.known = known;
+    /** The one of this name, whether a rule knows it or not. */
+    public static Question named(String name) {
+        return NAMED.computeIfAbsent(name, Question::new);
+    }
+
+    /** Every question there is, in the order of the work. */
+    public static List<Question> values() {
+        return All.IN_ORDER;
+    }
+
+    /**
+     * The question of this name.
+     *
+     * @throws IllegalArgumentException when nobody asks it
+     */
+    public static Question valueOf(String name) {
+        // Loaded first: until then nobody has named what only its rule speaks of.
+        Question question = All.BY_NAME.isEmpty() ? null : NAMED.get(name);
+        if (question == null || !All.BY_NAME.containsKey(question)) {
+            throw new IllegalArgumentException("There is no question (" + name + ")");
+        }
+        return question;
+    }
+
+    /**
+     * All about it.
+     *
+     * @throws IllegalStateException when nobody asks it
+     */
+    public Asked asked() {
+        Asked asked = All.BY_NAME.get(this);
+        if (asked == null) {
+            throw new IllegalStateException("Nobody asks " + name);
+        }
+        return asked;
     }
 
     /** Whether an answer that is known like this can pass a check. */
     public boolean isPassedBy(How how) {
-        return switch (known) {
-            case SEEN -> how.isSeenHere() || isCarried() && how.isCarried();
-            case READ -> how.isSeenHere() || how.isReadInDocument() || isCarried() && how.isCarried();
+        boolean before = isCarried() && how.isCarried();
+        return switch (asked().known()) {
+            case SEEN -> how.isSeenHere() || before;
+            case READ -> how.isSeenHere() || how.isReadInDocument() || before;
             case TOLD -> !how.isEstimate();
         };
     }
 
     /** Whether an earlier fitting of the same seat answers it, once nothing has changed since. */
     public boolean isCarried() {
-        return switch (this) {
-            case CONDITION, HISTORY, CRASH, RECALL, REGISTRATION, PARTS, MANUALS, APPROVAL, BASE_SET_UP -> true;
-            default -> false;
-        };
+        return asked().carried();
     }
 
+    /** The rule that it belongs to. */
     public RuleCode rule() {
-        return rule;
+        return asked().rule();
+    }
+
+    public String name() {
+        return name;
+    }
+
+    @Override
+    public int compareTo(Question other) {
+        return Integer.compare(All.IN_ORDER.indexOf(this), All.IN_ORDER.indexOf(other));
+    }
+
+    @Override
+    public String toString() {
+        return name;
     }
 }

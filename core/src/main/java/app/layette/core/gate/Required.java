@@ -2,116 +2,56 @@ package app.layette.core.gate;
 
 import app.layette.core.entry.Method;
 import app.layette.core.rule.Conclusion;
-import app.layette.core.table.CsvTable;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.rule.Rules;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.EnumMap;
-import java.util.EnumSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
 
-/**
- * The conclusions that each method requires before a hand-over. The data is {@code required.csv}: a column for each
- * {@link Method} by its name, a row for each {@link Conclusion}, and no cell but {@code yes} and {@code -}. Anything else
- * stops the program at its start: a table that cannot be read as it was meant would let something through.
- */
+/** The conclusions that each method requires before a hand-over, as each rule says of itself. */
 public final class Required {
-    private static final String FILE = "required.csv";
-    private static final String PREPARED = "PREPARED";
-    private static final Map<Method, Set<Conclusion>> BY_METHOD = read(CsvTable.withHeading(FILE));
-    private static final Set<Conclusion> BEFORE_BIRTH = prepared(CsvTable.withHeading(FILE));
+    private static final Map<Method, Set<Conclusion>> BY_METHOD = each(method -> card -> card.isRequiredBy(method));
+    private static final Map<Method, Set<Conclusion>> BEFORE_BIRTH = each(Required::beforeBirthOf);
 
     private Required() {}
 
-    /**
-     * Reads the table.
-     *
-     * @param rows the heading first
-     * @throws IllegalStateException when a method or a conclusion is missing or given twice, a cell is neither {@code yes}
-     *     nor {@code -}, or a method would require nothing
-     */
-    static Map<Method, Set<Conclusion>> read(List<List<String>> table) {
-        List<List<String>> rows = withoutLast(table);
-        List<Method> columns = columns(rows.get(0));
-        Map<Method, Set<Conclusion>> required = new EnumMap<>(Method.class);
-        columns.forEach(method -> required.put(method, EnumSet.noneOf(Conclusion.class)));
-        Set<Conclusion> named = EnumSet.noneOf(Conclusion.class);
-        for (List<String> cells : rows.subList(1, rows.size())) {
-            Conclusion conclusion = CsvTable.constant(FILE, Conclusion.class, cells.get(0));
-            if (!named.add(conclusion)) {
-                throw CsvTable.damaged(FILE, "names " + conclusion + " twice");
-            }
-            for (int i = 0; i < columns.size(); i++) {
-                if (isYes(cells.get(i + 1))) {
-                    required.get(columns.get(i)).add(conclusion);
-                }
-            }
-        }
-        if (named.size() < Conclusion.values().length) {
-            throw CsvTable.damaged(FILE, "has no row for " + EnumSet.complementOf(EnumSet.copyOf(named)));
-        }
-        required.forEach((method, conclusions) -> {
-            if (conclusions.isEmpty()) {
-                throw CsvTable.damaged(FILE, "asks nothing of " + method);
-            }
-        });
-        return required;
+    private static Map<Method, Set<Conclusion>> each(Function<Method, Predicate<RuleCard>> such) {
+        return Arrays.stream(Method.values())
+                .collect(Collectors.toMap(
+                        method -> method,
+                        method -> inOrder(method, Rules.conclusions(such.apply(method))),
+                        (one, other) -> one,
+                        () -> new EnumMap<>(Method.class)));
     }
 
-    /** The last column is no method's: what counts before the birth. */
-    private static List<List<String>> withoutLast(List<List<String>> table) {
-        if (!table.get(0).get(table.get(0).size() - 1).equals(PREPARED)) {
-            throw CsvTable.damaged(FILE, "has no last column " + PREPARED);
+    private static Set<Conclusion> inOrder(Method method, List<Conclusion> conclusions) {
+        if (conclusions.isEmpty()) {
+            throw new IllegalStateException("Nothing is required of " + method);
         }
-        return table.stream().map(cells -> cells.subList(0, cells.size() - 1)).toList();
+        return Collections.unmodifiableSet(new LinkedHashSet<>(conclusions));
     }
 
-    /** What counts before the birth, whatever the method. */
-    static Set<Conclusion> prepared(List<List<String>> table) {
-        Set<Conclusion> prepared = EnumSet.noneOf(Conclusion.class);
-        for (List<String> cells : table.subList(1, table.size())) {
-            if (isYes(cells.get(cells.size() - 1))) {
-                prepared.add(CsvTable.constant(FILE, Conclusion.class, cells.get(0)));
-            }
-        }
-        return prepared;
-    }
-
-    /**
-     * What a method asks before the birth, in the order of the work: of its own conclusions those that need no child, and
-     * the level without one in place of the level with it; never empty.
-     */
-    public static Set<Conclusion> beforeBirth(Method method) {
-        Set<Conclusion> asked = by(method);
-        boolean level = asked.contains(Conclusion.LEVEL);
-        asked.retainAll(BEFORE_BIRTH);
-        if (level && BEFORE_BIRTH.contains(Conclusion.LEVEL_TIGHT)) {
-            asked.add(Conclusion.LEVEL_TIGHT);
-        }
-        return asked;
-    }
-
-    private static List<Method> columns(List<String> heading) {
-        if (!heading.get(0).equals("conclusion")) {
-            throw CsvTable.damaged(FILE, "has the heading " + heading.get(0) + " where the conclusions stand");
-        }
-        List<Method> columns = heading.subList(1, heading.size()).stream()
-                .map(name -> CsvTable.constant(FILE, Method.class, name))
-                .toList();
-        if (columns.size() != Method.values().length || Set.copyOf(columns).size() != columns.size()) {
-            throw CsvTable.damaged(FILE, "has the columns " + heading + "; allowed is each method once");
-        }
-        return columns;
-    }
-
-    private static boolean isYes(String cell) {
-        if (!cell.equals("yes") && !cell.equals("-")) {
-            throw CsvTable.damaged(FILE, "has a cell (" + cell + "); allowed yes and -");
-        }
-        return cell.equals("yes");
+    /** Of what the method asks, what needs no child; the level without one in place of the level with it. */
+    private static Predicate<RuleCard> beforeBirthOf(Method method) {
+        boolean level = Rules.card(Conclusion.LEVEL).isRequiredBy(method);
+        return card -> card.isRequiredBeforeBirth()
+                && (card.conclusion().equals(Conclusion.LEVEL_TIGHT) ? level : card.isRequiredBy(method));
     }
 
     /** In the order of the work; never empty. */
     public static Set<Conclusion> by(Method method) {
-        return EnumSet.copyOf(BY_METHOD.get(method));
+        return BY_METHOD.get(method);
+    }
+
+    /** What a method asks before the birth, in the order of the work; never empty. */
+    public static Set<Conclusion> beforeBirth(Method method) {
+        return BEFORE_BIRTH.get(method);
     }
 }

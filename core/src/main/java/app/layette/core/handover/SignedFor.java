@@ -2,20 +2,30 @@ package app.layette.core.handover;
 
 import static app.layette.core.finding.RuleCode.OUT_3;
 
+import app.layette.core.entry.Asking;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact.Countersigned;
 import app.layette.core.entry.Situation;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
 
 /** OUT-3: whatever a trainee entered was seen and signed for by a technician or a lead afterwards. */
+@AutoService(Asking.class)
 public final class SignedFor implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.SIGNED_FOR, RuleCode.OUT_3)
+            .countsBeforeBirth()
+            .at(StepKey.HAND_OVER, 200);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.SIGNED_FOR;
+    public RuleCard card() {
+        return CARD;
     }
 
     @Override

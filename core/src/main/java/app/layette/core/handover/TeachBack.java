@@ -2,25 +2,64 @@ package app.layette.core.handover;
 
 import static app.layette.core.finding.RuleCode.OUT_2;
 
+import app.layette.core.entry.Asking;
 import app.layette.core.entry.Fact.Taught;
 import app.layette.core.entry.Fact.TeachOutcome;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.entry.TeachItem;
+import app.layette.core.evidence.Permission;
+import app.layette.core.evidence.PermissionKey;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Looks;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
+import app.layette.core.step.Ask;
+import app.layette.core.step.Ask.Kind;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 
 /** OUT-2: each part of the teach-back was done by the caregiver, or declined with a reason. */
+@AutoService(Asking.class)
 public final class TeachBack implements Rule {
+    private static final RuleCard CARD =
+            RuleCard.of(Conclusion.TEACH_BACK, RuleCode.OUT_2).at(StepKey.TEACH, 100);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.TEACH_BACK;
+    public RuleCard card() {
+        return CARD;
+    }
+
+    @Override
+    public List<Ask> asks(Looks looks) {
+        Situation situation = looks.situation();
+        List<Ask> asks = new ArrayList<>();
+        for (TeachItem item : TeachItem.values()) {
+            boolean here = situation.isBedside() ? item.isAtBedside() : item.isPartOf(situation.usualMethod());
+            if (here) {
+                asks.add(new Ask(Kind.TEACH, item.name(), isTaught(situation, item)));
+            }
+        }
+        boolean maybeBaseless = situation.usualMethod().isOnBase()
+                && situation.permission(PermissionKey.CARRIER_WITHOUT_BASE) == Permission.ALLOWED;
+        if (maybeBaseless && !situation.isBedside()) {
+            asks.add(Ask.offered(
+                    Kind.TEACH, TeachItem.BASELESS_ONCE.name(), isTaught(situation, TeachItem.BASELESS_ONCE)));
+        }
+        return asks;
+    }
+
+    private static boolean isTaught(Situation situation, TeachItem item) {
+        return situation.seen(Taught.class, fact -> fact.item() == item).isPresent();
     }
 
     @Override

@@ -3,26 +3,35 @@ package app.layette.core.handover;
 import static app.layette.core.finding.RuleCode.OUT_4;
 
 import app.layette.core.cabin.Occupied;
+import app.layette.core.entry.Asking;
 import app.layette.core.entry.Fact.Placed;
 import app.layette.core.entry.Situation;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
+import app.layette.core.step.StepKey;
 import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.VehicleSheet;
+import com.google.auto.service.AutoService;
 import java.util.Optional;
 
 /**
  * OUT-4: of several children and seats each is judged for itself, in places of its own and by
  * belts and anchors of its own. Where nobody said which is meant it stays shut.
  */
+@AutoService(Asking.class)
 public final class WholeFitting implements Rule {
+    private static final RuleCard CARD =
+            RuleCard.of(Conclusion.WHOLE_FITTING, RuleCode.OUT_4).at(StepKey.HAND_OVER, 300);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.WHOLE_FITTING;
+    public RuleCard card() {
+        return CARD;
     }
 
     @Override

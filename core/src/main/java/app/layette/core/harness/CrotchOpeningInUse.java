@@ -2,28 +2,55 @@ package app.layette.core.harness;
 
 import static app.layette.core.finding.RuleCode.HAR_5;
 
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.CrotchSet;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Mass;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Looks;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
 import app.layette.core.seat.CrotchOpening;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.seat.Shell;
+import app.layette.core.step.Ask;
+import app.layette.core.step.Ask.Kind;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
 import java.util.List;
 import java.util.Optional;
 
 /** HAR-5: the crotch strap comes through the opening that the sheet gives at this weight, in front of the child. */
+@AutoService(Asking.class)
 public final class CrotchOpeningInUse implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("CROTCH"), RuleCode.HAR_5)
+            .requiredOf(Method::isThroughSlots)
+            .clearedEarlier()
+            .reopenedBy(Change.OTHER_SEAT)
+            .decidedBy(SheetValue.CROTCH)
+            .at(StepKey.THREAD, 300);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.CROTCH;
+    public RuleCard card() {
+        return CARD;
+    }
+
+    @Override
+    public List<Ask> asks(Looks looks) {
+        return List.of(new Ask(
+                Kind.CROTCH,
+                "",
+                looks.situation().newest(Fact.CrotchSet.class).isPresent() && looks.isSettled(conclusion())));
     }
 
     @Override

@@ -4,20 +4,31 @@ import static app.layette.core.finding.RuleCode.HAR_1;
 import static app.layette.core.finding.RuleCode.HAR_2;
 import static app.layette.core.finding.RuleCode.HAR_4;
 
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.SlotsSet;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Length;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Looks;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
 import app.layette.core.rule.Verdict.Judged;
 import app.layette.core.seat.Harness;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.step.Ask;
+import app.layette.core.step.Ask.Kind;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
 import java.util.List;
 import java.util.Optional;
 
@@ -25,10 +36,28 @@ import java.util.Optional;
  * HAR-1 and HAR-2: the shoulder webbing comes from the slot at or next below the shoulder, with the loop that the sheet
  * gives for it. Judged is what was set, never what was advised.
  */
+@AutoService(Asking.class)
 public final class SlotAtShoulder implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.SLOT, RuleCode.HAR_1)
+            .requiredOf(Method::isThroughSlots)
+            .clearedEarlier()
+            .reopenedBy(Change.INSERT, Change.COVER, Change.MEASURES_RENEWED, Change.OTHER_SEAT)
+            .decidedBy(SheetValue.LOOPS)
+            .at(StepKey.THREAD, 100);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.SLOT;
+    public RuleCard card() {
+        return CARD;
+    }
+
+    @Override
+    public List<Ask> asks(Looks looks) {
+        return List.of(new Ask(
+                Kind.SLOTS,
+                "",
+                looks.situation().newest(Fact.SlotsSet.class).isPresent()
+                        && looks.isSettled(conclusion())
+                        && looks.isSettled(Conclusion.THREADED_ALIKE)));
     }
 
     @Override

@@ -2,22 +2,36 @@ package app.layette.core.harness;
 
 import static app.layette.core.finding.RuleCode.HAR_4;
 
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact.SlotsSet;
 import app.layette.core.entry.Fact.WebbingMoved;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
 import java.util.Optional;
 
 /** HAR-4: the shoulder webbing comes from the same slot on both sides, and from the same in pad and shell. */
+@AutoService(Asking.class)
 public final class ThreadedAlike implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.THREADED_ALIKE, RuleCode.HAR_4)
+            .requiredOf(Method::isThroughSlots)
+            .clearedEarlier()
+            .reopenedBy(Change.COVER, Change.SLOT, Change.OTHER_SEAT)
+            .at(StepKey.THREAD, 200);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.THREADED_ALIKE;
+    public RuleCard card() {
+        return CARD;
     }
 
     @Override

@@ -7,7 +7,7 @@ import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.finding.Argument;
-import app.layette.core.harness.HarnessAnswers;
+import app.layette.core.harness.HarnessSnug;
 import app.layette.core.harness.ShoulderAndSlots;
 import app.layette.core.journey.Trip;
 import app.layette.core.measure.Mass;
@@ -50,7 +50,7 @@ public record Worksheet(List<Item> items) {
         weight.ifPresent(mass -> limits(situation, mass, items));
         weight.ifPresent(mass -> inserts(situation, mass, items));
         ShoulderAndSlots.in(situation).filter(look -> look.count() > 0).ifPresent(look -> items.add(slot(look)));
-        HarnessAnswers.snugTest(situation).ifPresent(test -> items.add(new Item("SNUG", test.name(), Map.of())));
+        HarnessSnug.test(situation).ifPresent(test -> items.add(new Item("SNUG", test.name(), Map.of())));
         boolean hasClip =
                 situation.seat().flatMap(seat -> seat.harness().clip().value()).orElse(false);
         if (hasClip) {

@@ -2,8 +2,8 @@ package app.layette.core.look;
 
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
-import app.layette.core.run.Ask;
-import app.layette.core.run.StepKey;
+import app.layette.core.step.Ask;
+import app.layette.core.step.StepKey;
 
 /**
  * One mark of a look.

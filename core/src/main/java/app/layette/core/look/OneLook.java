@@ -6,13 +6,13 @@ import app.layette.core.entry.TeachItem;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.gate.Spoils;
 import app.layette.core.rule.Conclusion;
-import app.layette.core.run.Ask;
-import app.layette.core.run.Phase;
 import app.layette.core.run.Step;
-import app.layette.core.run.StepKey;
+import app.layette.core.step.Ask;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.Phase;
+import app.layette.core.step.StepKey;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -44,28 +44,13 @@ public record OneLook(LookKey key, List<Mark> marks) {
             Ask.Kind.END,
             Ask.Kind.COUNTERSIGN);
 
-    private static final Set<Question> QUESTIONS_ONE_BY_ONE = EnumSet.of(
-            Question.CONDITION,
-            Question.CRASH,
-            Question.RECALL,
-            Question.AIRBAG_LAMP,
-            Question.BACK_ROW,
-            Question.LOCK_PROOF,
-            Question.SNUG,
-            Question.SINCE,
-            Question.MOVEMENT,
-            Question.SIDES,
-            Question.RETRACTOR,
-            Question.LATCH_PLATE,
-            Question.OWN_CONDITIONS);
-
     public OneLook {
         marks = List.copyOf(marks);
     }
 
     static boolean isAskedByItself(Ask.Kind kind, String key) {
         return ONE_BY_ONE.contains(kind)
-                || kind == Ask.Kind.QUESTION && QUESTIONS_ONE_BY_ONE.contains(Question.valueOf(key));
+                || kind == Ask.Kind.QUESTION && Question.valueOf(key).asked().byItself();
     }
 
     /**
@@ -169,7 +154,7 @@ public record OneLook(LookKey key, List<Mark> marks) {
         return change.isPresent()
                 && plan.gate().conclusions().stream()
                         // What a turning base shows is looked at after harnessing in any case.
-                        .filter(state -> state.conclusion() != Conclusion.WINDOWS)
+                        .filter(state -> !state.conclusion().equals(Conclusion.WINDOWS))
                         .filter(state -> state.passed() && state.since() > 0)
                         .anyMatch(state ->
                                 Spoils.of(state.conclusion(), plan.situation()).contains(change.get()));

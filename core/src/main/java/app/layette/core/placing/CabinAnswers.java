@@ -1,17 +1,5 @@
 package app.layette.core.placing;
 
-import static app.layette.core.rule.Conclusion.AIRBAG;
-import static app.layette.core.rule.Conclusion.ANCHOR_LIMIT;
-import static app.layette.core.rule.Conclusion.BED_PLACE;
-import static app.layette.core.rule.Conclusion.BELT_LOCKS;
-import static app.layette.core.rule.Conclusion.FRONT_ROW;
-import static app.layette.core.rule.Conclusion.INFLATABLE_BELT;
-import static app.layette.core.rule.Conclusion.LAY_FLAT_PLACES;
-import static app.layette.core.rule.Conclusion.METHOD;
-import static app.layette.core.rule.Conclusion.OWN_ANCHORS;
-import static app.layette.core.rule.Conclusion.ROUTING_ALLOWED;
-import static app.layette.core.rule.Conclusion.VEHICLE_SEAT;
-
 import app.layette.core.belt.Reach;
 import app.layette.core.cabin.FloorAndLeg;
 import app.layette.core.cabin.GapToFrontSeat;
@@ -31,6 +19,7 @@ import app.layette.core.practice.PracticeProfile.RoutingFirst;
 import app.layette.core.recline.GapAhead;
 import app.layette.core.recline.ReclineAdvice;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rules;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.SeatingPosition;
@@ -38,10 +27,8 @@ import app.layette.core.vehicle.Side;
 import app.layette.core.vehicle.VehicleSheet;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * Asks the rules of the gate about every place and method, as if it had been chosen, and ranks what they answer (CAB-13).
@@ -49,20 +36,6 @@ import java.util.Set;
  * @param answers the best first
  */
 public record CabinAnswers(List<PlaceAnswer> answers) {
-    /** What can be said of a place before anything is fixed there. */
-    private static final Set<Conclusion> BEFOREHAND = EnumSet.of(
-            METHOD,
-            AIRBAG,
-            FRONT_ROW,
-            VEHICLE_SEAT,
-            OWN_ANCHORS,
-            ANCHOR_LIMIT,
-            ROUTING_ALLOWED,
-            BELT_LOCKS,
-            INFLATABLE_BELT,
-            BED_PLACE,
-            LAY_FLAT_PLACES);
-
     public CabinAnswers {
         answers = List.copyOf(answers);
     }
@@ -91,12 +64,13 @@ public record CabinAnswers(List<PlaceAnswer> answers) {
      * (c) the kerb side; with its base before without; of the routings the profile's first.
      */
     private static Comparator<PlaceAnswer> rank(RoutingFirst routing) {
-        Method last = routing == RoutingFirst.EUROPEAN ? Method.BASELESS_AMERICAN : Method.BASELESS_EUROPEAN;
+        boolean roundBehind = routing == RoutingFirst.EUROPEAN;
         return Comparator.<PlaceAnswer>comparingInt(each -> rank(each.answer()))
                 .thenComparing(each -> each.place().isFrontRow())
                 .thenComparingInt(PlaceAnswer::doubts)
                 .thenComparing(each -> each.method().isBaseless())
-                .thenComparing(each -> each.method() == last)
+                .thenComparing(
+                        each -> each.method().isBaseless() && each.method().isRoundBehindShell() != roundBehind)
                 .thenComparing(each -> !each.isMiddle())
                 .thenComparing(each -> !each.isKerbSide())
                 .thenComparing(PlaceAnswer::method)
@@ -140,7 +114,7 @@ public record CabinAnswers(List<PlaceAnswer> answers) {
         Method method = there.usualMethod();
         List<Finding> findings = new ArrayList<>();
         for (Conclusion conclusion : Required.by(method)) {
-            if (BEFOREHAND.contains(conclusion)) {
+            if (Rules.card(conclusion).isSaidBeforehand()) {
                 findings.addAll(found(there, conclusion, rules));
             }
         }
@@ -191,7 +165,7 @@ public record CabinAnswers(List<PlaceAnswer> answers) {
         if (!method.isBaseless()) {
             return Optional.empty();
         }
-        Reach.Way way = method == Method.BASELESS_AMERICAN ? Reach.Way.AMERICAN : Reach.Way.EUROPEAN_BUCKLE_LAST;
+        Reach.Way way = method.isRoundBehindShell() ? Reach.Way.EUROPEAN_BUCKLE_LAST : Reach.Way.AMERICAN;
         return Reach.of(position.belt(), there.seat().orElseThrow().routing()).stream()
                 .filter(each -> each.way() == way)
                 .findFirst();
@@ -228,12 +202,11 @@ public record CabinAnswers(List<PlaceAnswer> answers) {
         if (!findings.isEmpty()) {
             return findings;
         }
-        String look = switch (conclusion) {
-            case BELT_LOCKS -> "RETRACTOR";
-            case AIRBAG -> "AIRBAG_LAMP";
-            case FRONT_ROW -> "BACK_ROW";
-            default -> "CAR_MANUAL";
-        };
+        // What the rule asks by eye would tell, else the car's manual.
+        String look = Rules.card(conclusion).asked().stream()
+                .findFirst()
+                .map(asked -> asked.question().name())
+                .orElse("CAR_MANUAL");
         return List.of(Finding.of(RuleCode.CAB_13, Weight.NOT_KNOWN, "notLookedYet")
                 .changedBy(look)
                 .build());

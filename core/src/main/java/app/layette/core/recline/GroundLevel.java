@@ -2,23 +2,34 @@ package app.layette.core.recline;
 
 import static app.layette.core.finding.RuleCode.REC_3;
 
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.GroundMeasured;
 import app.layette.core.entry.Fact.LeanMeasured;
 import app.layette.core.entry.Fact.SillsRead;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Angle;
 import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Looks;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
+import app.layette.core.step.Ask;
+import app.layette.core.step.Ask.Kind;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
 import java.util.Comparator;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -31,7 +42,15 @@ import java.util.stream.Stream;
  * <p>By eye, by angle, or from two sill readings with the car turned round: δ = (r₁ − r₂)/2, and (r₁ + r₂)/2 is the
  * sill's own rake. The later look counts.
  */
+@AutoService(Asking.class)
 public final class GroundLevel implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("LEVEL_GROUND"), RuleCode.REC_3)
+            .requiredOf(Method::isReclined)
+            .countsBeforeBirth()
+            .reopenedBy(Change.CAR_MOVED, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .asks(Asked.about(Question.GROUND).holds("LEVEL").fix("SLIGHT_SLOPE", "STEEP"))
+            .at(StepKey.GROUND, 100);
+
     private static final double FINE_DEGREES = 1;
     private static final double PROVISIONAL_DEGREES = 3;
 
@@ -45,8 +64,13 @@ public final class GroundLevel implements Rule {
     }
 
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.LEVEL_GROUND;
+    public RuleCard card() {
+        return CARD;
+    }
+
+    @Override
+    public List<Ask> asks(Looks looks) {
+        return List.of(looks.looked(Kind.GROUND, conclusion()));
     }
 
     @Override
@@ -61,7 +85,7 @@ public final class GroundLevel implements Rule {
         Optional<Stamped<Angle>> byAngle = byAngle(situation);
         return byAngle.filter(angle -> angle.isAfter(situation.answer(Question.GROUND)))
                 .map(angle -> (Verdict) Verdict.judged(judge(angle.value())).restingOn(angle))
-                .orElseGet(() -> new AnsweredByEye(Conclusion.LEVEL_GROUND, Question.GROUND).judge(situation));
+                .orElseGet(() -> new AnsweredByEye(Question.GROUND).judge(situation));
     }
 
     private static Finding.Builder judge(Angle pitch) {

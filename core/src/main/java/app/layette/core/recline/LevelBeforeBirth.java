@@ -3,6 +3,8 @@ package app.layette.core.recline;
 import static app.layette.core.finding.RuleCode.REC_1;
 import static app.layette.core.finding.RuleCode.REC_3;
 
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact.LevelRead;
 import app.layette.core.entry.Fact.Stage;
 import app.layette.core.entry.Situation;
@@ -10,23 +12,42 @@ import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.Recline;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
 import java.util.Optional;
 
 /**
  * REC-1 before the birth: with what stays in the car tightened and no child in it, the seat's own indicator passes by its
  * own criterion, read on level ground. With the child in it is looked at anew.
  */
+@AutoService(Asking.class)
 public final class LevelBeforeBirth implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.LEVEL_TIGHT, RuleCode.REC_1)
+            .requiredOf(method -> false)
+            .countsBeforeBirth()
+            .reopenedBy(
+                    Change.TIGHTENED,
+                    Change.BELT_TOUCHED,
+                    Change.ANCHOR_TOUCHED,
+                    Change.ARMS_WALKED_IN,
+                    Change.CAR_MOVED,
+                    Change.OTHER_SEAT,
+                    Change.OTHER_CAR,
+                    Change.PLACE_OR_METHOD)
+            .at(StepKey.TIGHTEN, 600);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.LEVEL_TIGHT;
+    public RuleCard card() {
+        return CARD;
     }
 
     @Override

@@ -3,9 +3,13 @@ package app.layette.core.recline;
 import static app.layette.core.finding.RuleCode.REC_1;
 import static app.layette.core.finding.RuleCode.REC_3;
 
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
+import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.LevelRead;
 import app.layette.core.entry.Fact.Stage;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
@@ -13,16 +17,25 @@ import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Mass;
 import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Looks;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.Indicator.Reading;
 import app.layette.core.seat.Recline;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.step.Ask;
+import app.layette.core.step.Ask.Kind;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Set;
@@ -31,10 +44,51 @@ import java.util.Set;
  * REC-1: with the child in, the seat's own indicator passes by its own criterion, in the band for the child's weight. A
  * computed angle never stands in for the look.
  */
+@AutoService(Asking.class)
 public final class LevelWithChild implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.LEVEL, RuleCode.REC_1)
+            .requiredOf(Method::isReclined)
+            .reopenedBy(
+                    Change.TIGHTENED,
+                    Change.BELT_TOUCHED,
+                    Change.ANCHOR_TOUCHED,
+                    Change.ARMS_WALKED_IN,
+                    Change.CARRIER_ON_OFF,
+                    Change.CAR_MOVED,
+                    Change.OTHER_SEAT,
+                    Change.OTHER_CAR,
+                    Change.PLACE_OR_METHOD)
+            .asks(Asked.about(Question.SIDES)
+                    .of(RuleCode.REC_3)
+                    .leftToRule("ALIKE", "ONE_ONLY", "DIFFER")
+                    .byItself())
+            .decidedBy(SheetValue.INDICATOR, SheetValue.LEVEL_PASS, SheetValue.SIDES)
+            .at(StepKey.LEVEL_CHILD, 100);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.LEVEL;
+    public RuleCard card() {
+        return CARD;
+    }
+
+    @Override
+    public List<Ask> asks(Looks looks) {
+        Situation situation = looks.situation();
+        List<Ask> asks = new ArrayList<>();
+        asks.add(new Ask(
+                Kind.LEVEL,
+                Fact.Stage.CHILD.name(),
+                situation
+                        .level(Fact.Stage.CHILD)
+                        .filter(level -> looks.isSettledBy(conclusion(), level))
+                        .isPresent()));
+        Optional<Stamped<String>> sides = situation.answer(Question.SIDES);
+        if (areSidesAsked(situation) || sides.isPresent()) {
+            asks.add(new Ask(
+                    Kind.QUESTION,
+                    Question.SIDES.name(),
+                    sides.filter(said -> looks.isSettledBy(conclusion(), said)).isPresent()));
+        }
+        return asks;
     }
 
     @Override
@@ -89,8 +143,7 @@ public final class LevelWithChild implements Rule {
         if (!asked && situation.answer(Question.SIDES).isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(new AnsweredByEye(
-                        Conclusion.LEVEL, Question.SIDES, (here, answer) -> compared(indicator, answer.value()))
+        return Optional.of(new AnsweredByEye(Question.SIDES, (here, answer) -> compared(indicator, answer.value()))
                 .judge(situation));
     }
 

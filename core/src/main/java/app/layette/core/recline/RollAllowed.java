@@ -2,6 +2,8 @@ package app.layette.core.recline;
 
 import static app.layette.core.finding.RuleCode.REC_6;
 
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact.RollKind;
 import app.layette.core.entry.Fact.RollPlaced;
 import app.layette.core.entry.Method;
@@ -12,23 +14,38 @@ import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Length;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
 import app.layette.core.seat.Recline;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
 import java.util.Optional;
 
 /**
  * REC-6: a rolled towel or a foam noodle lies under the foot end only as the seat manual allows: this kind, together with
  * a raised foot or not, and never with rigid arms. Nothing rolled is in order.
  */
+@AutoService(Asking.class)
 public final class RollAllowed implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("ROLL"), RuleCode.REC_6)
+            .countsBeforeBirth()
+            .reopenedBy(Change.OTHER_SEAT, Change.OTHER_CAR)
+            .decidedBy(
+                    PermissionKey.TOWEL,
+                    PermissionKey.NOODLE,
+                    PermissionKey.NOODLE_TRIANGLE,
+                    PermissionKey.ROLL_WITH_FOOT)
+            .at(StepKey.DEVICE, 100);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.ROLL;
+    public RuleCard card() {
+        return CARD;
     }
 
     @Override

@@ -7,11 +7,11 @@ import app.layette.core.finding.Weight;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.rule.Rules;
 import java.time.LocalDate;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * Whether an earlier fitting cleared this child and this seat (CND and SUIT, slot and insert), judged again as of today.
@@ -32,13 +32,7 @@ public record EarlierClearing(LocalDate on, List<ConclusionState> open) {
             0,
             Optional.empty());
 
-    private static final Set<Conclusion> ASKED = EnumSet.range(Conclusion.SHEETS_CURRENT, Conclusion.SNUG_AT_SHORTEST);
-
-    static {
-        // A ride without the base does not ask which base belongs to the carrier.
-        ASKED.remove(Conclusion.BASE_FITS_CARRIER);
-        ASKED.remove(Conclusion.WHOLE_FITTING);
-    }
+    private static final List<Conclusion> ASKED = Rules.conclusions(RuleCard::isClearedEarlier);
 
     public EarlierClearing {
         open = List.copyOf(open);
@@ -50,7 +44,7 @@ public record EarlierClearing(LocalDate on, List<ConclusionState> open) {
         List<ConclusionState> open = ASKED.stream()
                 .map(asked -> earlier.gate().state(asked))
                 .flatMap(Optional::stream)
-                .map(state -> crashed && state.conclusion() == Conclusion.CRASH ? CRASHED : state)
+                .map(state -> crashed && state.conclusion().equals(Conclusion.CRASH) ? CRASHED : state)
                 .filter(state -> !state.passed())
                 .toList();
         return earlier.situation().everything().stream()

@@ -21,11 +21,11 @@ import app.layette.core.practice.PracticeProfile.RoutingFirst;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.run.Saying;
 import app.layette.core.run.SheetSays;
-import app.layette.core.run.StepKey;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.secure.HandleForDriving;
+import app.layette.core.step.StepKey;
 import app.layette.core.suit.WeightFits;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -56,6 +56,12 @@ public record RideCard(
         List<Saying> says) {
     private static final List<Conclusion> OF_THE_RIDE =
             List.of(Conclusion.METHOD, Conclusion.WEIGHT, Conclusion.ORDERS, Conclusion.SCREENING);
+
+    /** What is proved by asking, where nobody was asked. */
+    private static final Map<Conclusion, Finding> PROVED_BY_ASKING = Map.of(
+            Conclusion.ORDERS, Finding.of(SUIT_7, Weight.ADVISE, "proveNoOrder").build(),
+            Conclusion.SCREENING,
+                    Finding.of(SUIT_8, Weight.ADVISE, "proveScreening").build());
 
     /** What is proved at the car, with the rule it belongs to. */
     private static final Map<Conclusion, RuleCode> AT_THE_CAR = Map.of(
@@ -143,24 +149,17 @@ public record RideCard(
         }
 
         private boolean notAsked(Conclusion conclusion, Situation there) {
-            return switch (conclusion) {
-                case WEIGHT -> {
-                    // Nobody said when the child was born: the limits count all the same.
-                    Finding limits = WeightFits.againstLimits(there);
-                    findings.add(limits);
-                    yield !limits.weight().blocks();
-                }
-                case ORDERS -> {
-                    prove.add(Finding.of(SUIT_7, Weight.ADVISE, "proveNoOrder").build());
-                    yield true;
-                }
-                case SCREENING -> {
-                    prove.add(
-                            Finding.of(SUIT_8, Weight.ADVISE, "proveScreening").build());
-                    yield true;
-                }
-                default -> false;
-            };
+            if (conclusion.equals(Conclusion.WEIGHT)) {
+                // Nobody said when the child was born: the limits count all the same.
+                Finding limits = WeightFits.againstLimits(there);
+                findings.add(limits);
+                return !limits.weight().blocks();
+            }
+            Finding toProve = PROVED_BY_ASKING.get(conclusion);
+            if (toProve != null) {
+                prove.add(toProve);
+            }
+            return toProve != null;
         }
 
         /** A routing that is not allowed says so and leaves the other one. */

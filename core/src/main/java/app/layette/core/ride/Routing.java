@@ -2,6 +2,7 @@ package app.layette.core.ride;
 
 import app.layette.core.entry.Method;
 import app.layette.core.evidence.PermissionKey;
+import java.util.Arrays;
 
 /** How the belt runs over a carrier without its base. */
 public enum Routing {
@@ -18,7 +19,10 @@ public enum Routing {
 
     /** The method that it is in a fitting. */
     public Method method() {
-        return this == EUROPEAN ? Method.BASELESS_EUROPEAN : Method.BASELESS_AMERICAN;
+        return Arrays.stream(Method.values())
+                .filter(method -> method.isBaseless() && method.isRoundBehindShell() == (this == EUROPEAN))
+                .findFirst()
+                .orElseThrow();
     }
 
     public PermissionKey permission() {

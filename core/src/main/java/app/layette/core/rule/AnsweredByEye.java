@@ -11,28 +11,21 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 
 /**
- * A rule that one answer by eye decides. Answers that need more than themselves are handed to {@code further}; without
- * one they stay not known.
+ * What one answer by eye comes to. Answers that need more than themselves are handed to {@code further}; without one they
+ * stay not known.
  *
- * @param conclusion what it concludes
  * @param question what is asked
- * @param further judges the answers that the table leaves to the rule
+ * @param further judges the answers that are left to the rule
  */
-public record AnsweredByEye(
-        Conclusion conclusion, Question question, BiFunction<Situation, Stamped<String>, Verdict.Judged> further)
-        implements Rule {
+public record AnsweredByEye(Question question, BiFunction<Situation, Stamped<String>, Verdict.Judged> further) {
 
     /** What a check waits for that somebody only spoke of. */
     public static final String TOLD_ONLY = "LOOK_HERE";
 
-    public AnsweredByEye(Conclusion conclusion, Question question) {
-        this(
-                conclusion,
-                question,
-                (situation, answer) -> Verdict.judged(finding(question, answer.value(), Weight.NOT_KNOWN)));
+    public AnsweredByEye(Question question) {
+        this(question, (situation, answer) -> Verdict.judged(finding(question, answer.value(), Weight.NOT_KNOWN)));
     }
 
-    @Override
     public Verdict judge(Situation situation) {
         Optional<Stamped<String>> answer = situation.answer(question);
         if (answer.isEmpty()) {

@@ -5,9 +5,12 @@ import app.layette.core.entry.Situation;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.gate.Gate;
 import app.layette.core.practice.PracticeProfile.ChildOrder;
+import app.layette.core.rule.Rules;
 import app.layette.core.seat.ChildWhen;
 import app.layette.core.seat.Recline;
-import app.layette.core.secure.PartsInUse;
+import app.layette.core.secure.TurnedBack;
+import app.layette.core.step.Ask;
+import app.layette.core.step.StepKey;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -49,7 +52,8 @@ public record Run(List<Step> steps) {
         return step == StepKey.CHILD
                 || step == StepKey.PREPARE
                 || step == StepKey.HAND_OVER
-                || step.serves().stream().anyMatch(each -> gate.state(each).isPresent());
+                || Rules.of(step).stream()
+                        .anyMatch(each -> gate.state(each.conclusion()).isPresent());
     }
 
     /** The first step that is not done; empty when all are. */
@@ -97,7 +101,7 @@ public record Run(List<Step> steps) {
 
     /** On a shell that turns the child is harnessed where it stands, turned to the door. */
     private static ChildOrder childOrder(Situation situation) {
-        return PartsInUse.TURNED_BACK.isThereIn(situation)
+        return TurnedBack.isThereIn(situation)
                 ? ChildOrder.CARRIER_ON_BASE_FIRST
                 : situation.practice().profile().childOrder();
     }
@@ -112,8 +116,8 @@ public record Run(List<Step> steps) {
     }
 
     private static Step step(StepKey key, List<Ask> asks, List<Saying> says, Gate gate) {
-        Set<ConclusionState.State> states = key.serves().stream()
-                .map(gate::state)
+        Set<ConclusionState.State> states = Rules.of(key).stream()
+                .map(rule -> gate.state(rule.conclusion()))
                 .flatMap(Optional::stream)
                 .filter(state -> !isForLater(key, state))
                 .map(ConclusionState::state)

@@ -6,7 +6,7 @@ import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.finding.Argument;
-import app.layette.core.harness.HarnessAnswers;
+import app.layette.core.harness.HarnessSnug;
 import app.layette.core.measure.Mass;
 import app.layette.core.practice.PracticeProfile.RetractorBesides;
 import app.layette.core.seat.BaseFit;
@@ -22,11 +22,13 @@ import app.layette.core.seat.LayFlat;
 import app.layette.core.seat.LockOff;
 import app.layette.core.seat.Recline;
 import app.layette.core.seat.Rotation;
+import app.layette.core.seat.SeatKind;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.secure.BeltRules;
+import app.layette.core.secure.LiesFlat;
 import app.layette.core.secure.LockOffs;
 import app.layette.core.secure.LockTable.Lock;
-import app.layette.core.secure.PartsInUse;
+import app.layette.core.step.StepKey;
 import app.layette.core.vehicle.Belt;
 import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.VehicleSheet;
@@ -169,13 +171,13 @@ public final class SheetSays {
 
     private void harness() {
         sayKey("adjuster", "sheet.adjuster", seat().harness().adjuster());
-        HarnessAnswers.snugTest(situation)
+        HarnessSnug.test(situation)
                 .ifPresent(test -> says.add(Saying.of(
                         "snugTest", seat().harness().snugTest(), "value", Argument.key("sheet.snugTest", test))));
         say("snugTestWords", seat().harness().snugTestWords());
         sayKey("covers", "sheet.covers", seat().harness().covers());
         if (!method.isReclined()) {
-            sayKey("head", "sheet.head", PartsInUse.headDirection(situation));
+            sayKey("head", "sheet.head", LiesFlat.headDirection(situation));
             say("buckleHeight", seat().carBed().buckleHeight());
         }
         if (seat().rotation().value().filter(turns -> turns == Rotation.TO_DOOR).isPresent()) {
@@ -230,7 +232,7 @@ public final class SheetSays {
         CarBed bed = seat().carBed();
         say("bedFeet", bed.feet());
         sayKey("bedChild", "sheet.childWhen", bed.child());
-        if (method == Method.CAR_BED) {
+        if (method.kind() == SeatKind.CAR_BED) {
             sayKey("head", "sheet.head", bed.headDirection());
         }
     }
@@ -385,7 +387,7 @@ public final class SheetSays {
     }
 
     private void handle() {
-        if (method == Method.LAY_FLAT) {
+        if (method.takesTwoPlaces()) {
             sayKey("handle", "handle", seat().layFlat().handle());
         }
         seat().handle()

@@ -1,5 +1,7 @@
 package app.layette.core.run;
 
+import app.layette.core.step.Ask;
+import app.layette.core.step.StepKey;
 import java.util.List;
 import java.util.Optional;
 

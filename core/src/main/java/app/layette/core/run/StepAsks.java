@@ -4,127 +4,130 @@ import app.layette.core.entry.Act;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
-import app.layette.core.entry.TeachItem;
-import app.layette.core.evidence.Permission;
-import app.layette.core.evidence.PermissionKey;
 import app.layette.core.gate.Gate;
-import app.layette.core.harness.ShoulderAndSlots;
 import app.layette.core.rule.Conclusion;
-import app.layette.core.run.Ask.Kind;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.rule.Rules;
+import app.layette.core.step.Ask;
+import app.layette.core.step.Ask.Kind;
+import app.layette.core.step.StepKey;
+import app.layette.core.suit.LengthFits;
+import app.layette.core.suit.WeightFits;
 import java.util.ArrayList;
 import java.util.List;
 
-/** What each step asks in this situation. Nothing is asked that cannot change a finding. */
+/**
+ * What each step asks in this situation: what its rules ask, and what belongs to no rule, such as what hands do. Nothing
+ * is asked that cannot change a finding.
+ */
 final class StepAsks {
     private final Situation situation;
-    private final Looks looks;
-    private final SeatAndChildAsks seatAndChild;
-    private final SecuringAsks securing;
+    private final GateLooks looks;
 
     StepAsks(Situation situation, Gate gate) {
         this.situation = situation;
-        this.looks = new Looks(situation, gate);
-        this.seatAndChild = new SeatAndChildAsks(looks);
-        this.securing = new SecuringAsks(looks);
+        this.looks = new GateLooks(situation, gate);
     }
 
     List<Ask> of(StepKey step) {
-        List<Ask> asks = new ArrayList<>(ofStep(step));
+        List<Ask> asks = new ArrayList<>(before(step));
+        Rules.of(step).stream()
+                .filter(rule -> looks.isRequired(rule.conclusion()))
+                .forEach(rule -> asks.addAll(rule.asks(looks)));
+        asks.addAll(after(step));
         List<Ask> pages = PageAsks.of(step, situation, looks.gate());
         asks.addAll(pages);
         asks.addAll(PageAsks.read(step, situation, pages));
         return asks;
     }
 
-    private List<Ask> ofStep(StepKey step) {
+    /** What a step asks before its rules do. */
+    private List<Ask> before(StepKey step) {
         return switch (step) {
-            case CHILD -> seatAndChild.child();
-            case LABEL -> seatAndChild.label();
-            case HISTORY_STEP -> seatAndChild.history();
-            case PARTS_STEP -> looks.questions(Question.PARTS, Question.MANUALS);
-            case FITS -> seatAndChild.fits();
-            case INSERT_STEP -> seatAndChild.insert();
-            case SHOULDER -> shoulder();
-            case THREAD -> seatAndChild.thread();
-            case PLACE ->
-                securing.place(new Ask(Kind.PLACE, "", situation.placed().isPresent() && isPlaceSettled()));
-            case GROUND -> List.of(new Ask(Kind.GROUND, "", looks.isLooked(Conclusion.LEVEL_GROUND)));
+            case CHILD -> child();
+            case LABEL -> label();
+            case PLACE -> place();
             case PREPARE -> List.of(looks.act(Act.PREPARED));
-            case DEVICE -> securing.device();
-            case HOOK -> looks.questions(Question.ANCHORS_HOOKED);
-            case ROUTE_BELT -> securing.routeBelt();
-            case TIGHTEN -> securing.tighten();
-            case INCH -> List.of(new Ask(Kind.MOVEMENT, "", looks.isLooked(Conclusion.INCH_TEST)));
-            case LEG_AND_WINDOWS -> securing.legAndWindows();
-            case HARNESS -> seatAndChild.harness();
-            case CARRIER_ON -> carrierOn();
-            case TURN_BACK -> securing.turnBack();
-            case LEVEL_CHILD -> securing.levelWithChild();
-            case HANDLE_AND_GAP -> handleAndGap();
-            case TEACH -> teach();
-            case HAND_OVER -> handOver();
+            case DEVICE -> new DeviceAsks(looks).asks();
+            // A rough look before the belt: a rounded shell is trimmed by rocking, and later it means starting over.
+            case ROUTE_BELT -> situation.usualMethod().isBaseless() ? List.of(looks.look(Fact.Stage.LOOSE)) : List.of();
+            case TIGHTEN -> List.of(looks.act(isRigid() ? Act.ARMS_WALKED_IN : Act.TIGHTENED));
+            case CARRIER_ON -> List.of(looks.act(Act.CARRIER_ON));
+            default -> List.of();
         };
     }
 
-    private List<Ask> shoulder() {
+    /** What a step asks after its rules did. */
+    private List<Ask> after(StepKey step) {
+        return switch (step) {
+            case TIGHTEN -> tight();
+            case HAND_OVER -> handOver();
+            default -> List.of();
+        };
+    }
+
+    private boolean isRigid() {
+        return situation.method().filter(method -> method.isByRigidArms()).isPresent();
+    }
+
+    private List<Ask> child() {
         List<Ask> asks = new ArrayList<>();
-        boolean seen = ShoulderAndSlots.in(situation).isPresent();
-        if (situation.slotCount() == 0 && situation.seat().isPresent() && !seen) {
-            asks.add(PageAsks.slots());
+        if (situation.expected().isPresent()) {
+            // Its birth is told here; until then nothing about it is asked.
+            return List.of(Ask.offered(Kind.CHILD, "", false));
         }
-        asks.add(new Ask(Kind.SHOULDER, "", seen && looks.isSettled(Conclusion.SLOT_IN_REACH)));
-        asks.add(new Ask(Kind.HEAD_ROOM, "", looks.isLooked(Conclusion.HEAD_ROOM)));
+        if (situation.cameBack().isPresent()) {
+            // Measured first: what an earlier fitting says of insert and straps is then judged for today's child.
+            asks.addAll(new WeightFits().asks(looks));
+            asks.addAll(new LengthFits().asks(looks));
+            asks.add(new Ask(
+                    Kind.QUESTION,
+                    Question.SINCE.name(),
+                    situation.answer(Question.SINCE).isPresent()));
+        }
+        asks.add(new Ask(Kind.CHILD, "", situation.child().isPresent()));
         return asks;
     }
 
-    private List<Ask> carrierOn() {
-        return List.of(looks.act(Act.CARRIER_ON), looks.question(Question.CLICK, Conclusion.CLICK_AND_LIFT));
-    }
-
-    private List<Ask> handleAndGap() {
+    private List<Ask> label() {
         List<Ask> asks = new ArrayList<>();
-        if (looks.isRequired(Conclusion.HANDLE)) {
-            asks.add(new Ask(Kind.HANDLE, "", looks.isLooked(Conclusion.HANDLE)));
+        if (situation.isQuickSeat()) {
+            asks.add(new Ask(Kind.QUICK_SEAT, "", situation.seat().isPresent()));
         }
-        if (looks.isRequired(Conclusion.GAP)) {
-            asks.add(new Ask(Kind.GAP, "", looks.isLooked(Conclusion.GAP)));
-        }
-        return asks;
-    }
-
-    private List<Ask> teach() {
-        List<Ask> asks = new ArrayList<>();
-        for (TeachItem item : TeachItem.values()) {
-            boolean here = situation.isBedside() ? item.isAtBedside() : item.isPartOf(situation.usualMethod());
-            if (!here) {
+        situation
+                .pendingVersions()
+                .forEach(newer -> asks.add(new Ask(Kind.NEWER_SHEET, newer.id() + ":" + newer.version(), false)));
+        for (Fact.Part part : Fact.Part.values()) {
+            if (part == Fact.Part.BASE && !situation.usualMethod().isOnBase()) {
                 continue;
             }
-            asks.add(new Ask(
-                    Kind.TEACH,
-                    item.name(),
-                    situation
-                            .seen(Fact.Taught.class, fact -> fact.item() == item)
-                            .isPresent()));
-        }
-        boolean maybeBaseless = situation.usualMethod().isOnBase()
-                && situation.permission(PermissionKey.CARRIER_WITHOUT_BASE) == Permission.ALLOWED;
-        if (maybeBaseless && !situation.isBedside()) {
-            asks.add(Ask.offered(
-                    Kind.TEACH,
-                    TeachItem.BASELESS_ONCE.name(),
-                    situation
-                            .seen(Fact.Taught.class, fact -> fact.item() == TeachItem.BASELESS_ONCE)
-                            .isPresent()));
+            boolean read = situation.label(part).isPresent();
+            // Whether there will be a base is known once a method is chosen.
+            boolean later = part == Fact.Part.BASE && situation.method().isEmpty();
+            asks.add(later ? Ask.offered(Kind.LABEL, part.name(), read) : new Ask(Kind.LABEL, part.name(), read));
         }
         return asks;
+    }
+
+    /** What somebody must see before a place can be judged comes after it, by its rules; whom it suits is asked before. */
+    private List<Ask> place() {
+        return List.of(
+                looks.offered(Question.REACH),
+                new Ask(Kind.PLACE, "", situation.placed().isPresent() && isPlaceSettled()));
+    }
+
+    private boolean isPlaceSettled() {
+        return Rules.conclusions(RuleCard::isSaidBeforehand).stream().allMatch(looks::isSettled);
+    }
+
+    private List<Ask> tight() {
+        boolean level = looks.isRequired(Conclusion.LEVEL) || looks.isRequired(Conclusion.LEVEL_TIGHT);
+        return level && !situation.usualMethod().isBaseless() ? List.of(looks.look(Fact.Stage.TIGHT)) : List.of();
     }
 
     private List<Ask> handOver() {
         List<Ask> asks = new ArrayList<>();
         boolean expecting = situation.expected().isPresent();
-        if (!expecting) {
-            asks.add(looks.question(Question.CAUTIONS, Conclusion.CAUTIONS));
-        }
         boolean traineeWorked =
                 situation.everything().stream().anyMatch(entry -> entry.by().isTrainee());
         if (traineeWorked) {
@@ -138,14 +141,5 @@ final class StepAsks {
                 Kind.INITIALS, "", situation.newest(Fact.CaregiverSigned.class).isPresent()));
         asks.add(new Ask(Kind.END, "", situation.ended().isPresent()));
         return asks;
-    }
-
-    private boolean isPlaceSettled() {
-        return looks.isSettled(Conclusion.METHOD)
-                && looks.isSettled(Conclusion.AIRBAG)
-                && looks.isSettled(Conclusion.VEHICLE_SEAT)
-                && looks.isSettled(Conclusion.OWN_ANCHORS)
-                && looks.isSettled(Conclusion.ANCHOR_LIMIT)
-                && looks.isSettled(Conclusion.BELT_LOCKS);
     }
 }

@@ -2,6 +2,7 @@ package app.layette.core.run;
 
 import app.layette.core.entry.Method;
 import app.layette.core.practice.PracticeProfile.ChildOrder;
+import app.layette.core.step.StepKey;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -35,12 +36,14 @@ public final class StepOrder {
     /** The same with what the restraint asks besides. */
     public static StepOrder of(Method method, Particulars particulars) {
         StepOrder order = new StepOrder();
-        switch (method) {
-            case BASE_FLEXIBLE_ANCHORS, BASE_RIGID_LEG -> order.base(StepKey.HOOK, particulars);
-            case BASE_BELT -> order.base(StepKey.ROUTE_BELT, particulars);
-            case BASELESS_AMERICAN, BASELESS_EUROPEAN -> order.baseless();
-            case CONVERTIBLE_BELT -> order.convertible(StepKey.ROUTE_BELT, particulars);
-            case CONVERTIBLE_ANCHORS -> order.convertible(StepKey.HOOK, particulars);
+        StepKey connect = method.isByBelt() ? StepKey.ROUTE_BELT : StepKey.HOOK;
+        if (method.isOnBase()) {
+            order.base(connect, particulars);
+            return order;
+        }
+        switch (method.kind()) {
+            case REAR_FACING_ONLY -> order.baseless();
+            case CONVERTIBLE -> order.convertible(connect, particulars);
             case CAR_BED -> order.carBed(particulars.childFirst());
             case LAY_FLAT -> order.layFlat();
         }

@@ -2,9 +2,12 @@ package app.layette.core.secure;
 
 import static app.layette.core.finding.RuleCode.SEC_9;
 
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact.HandlePositionRead;
 import app.layette.core.entry.Fact.HandleSet;
 import app.layette.core.entry.Fact.QuickSeatRead;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
@@ -12,13 +15,20 @@ import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.Said;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Looks;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.SeatKind;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.step.Ask;
+import app.layette.core.step.Ask.Kind;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -27,10 +37,26 @@ import java.util.stream.Stream;
  * SEC-9: the handle is in a position that the seat manual allows for driving. Not known stays not known: a silent manual
  * allows nothing, and only a page read for this fitting can fill the gap.
  */
+@AutoService(Asking.class)
 public final class HandleForDriving implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.HANDLE, RuleCode.SEC_9)
+            .requiredOf(Method::isCarried)
+            .reopenedBy(
+                    Change.CARRIER_ON_OFF,
+                    Change.HANDLE_MOVED,
+                    Change.OTHER_SEAT,
+                    Change.OTHER_CAR,
+                    Change.PLACE_OR_METHOD)
+            .at(StepKey.HANDLE_AND_GAP, 100);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.HANDLE;
+    public RuleCard card() {
+        return CARD;
+    }
+
+    @Override
+    public List<Ask> asks(Looks looks) {
+        return List.of(looks.looked(Kind.HANDLE, conclusion()));
     }
 
     @Override
@@ -48,6 +74,15 @@ public final class HandleForDriving implements Rule {
         return Verdict.judged(finding.with("position", Argument.key("handle", position))
                         .from(situation.seat().map(SeatSheet::handle).orElseThrow()))
                 .restingOn(set.get());
+    }
+
+    @Override
+    public List<String> pages(Finding finding, Situation situation) {
+        return finding.weight() == Weight.NOT_KNOWN
+                ? situation.newest(HandleSet.class).stream()
+                        .map(set -> "HANDLE:" + set.value().position())
+                        .toList()
+                : List.of();
     }
 
     /** Whether a position is allowed for driving: the sheet's answer, or the agreeing pages read where it has none. */

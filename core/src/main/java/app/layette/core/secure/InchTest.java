@@ -2,31 +2,64 @@ package app.layette.core.secure;
 
 import static app.layette.core.finding.RuleCode.SEC_6;
 
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Dimension;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Length;
 import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Looks;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
+import app.layette.core.step.Ask;
+import app.layette.core.step.Ask.Kind;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+import java.util.List;
 import java.util.Optional;
 
 /**
  * SEC-6: at the belt path, by an ordinary handshake, sideways and then fore and aft, the base moves less than one inch
  * (25.4 mm). By eye or by tape; the later look counts.
  */
+@AutoService(Asking.class)
 public final class InchTest implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("INCH_TEST"), RuleCode.SEC_6)
+            .countsBeforeBirth()
+            .reopenedBy(
+                    Change.TIGHTENED,
+                    Change.BELT_TOUCHED,
+                    Change.ANCHOR_TOUCHED,
+                    Change.ARMS_WALKED_IN,
+                    Change.OTHER_SEAT,
+                    Change.OTHER_CAR,
+                    Change.PLACE_OR_METHOD)
+            .asks(Asked.about(Question.MOVEMENT)
+                    .holds("UNDER_AN_INCH")
+                    .fix("AN_INCH_OR_MORE")
+                    .byItself())
+            .at(StepKey.INCH, 100);
+
     /** One inch; the movement has to stay below it. */
     public static final Length LIMIT = Length.ofInches(1);
 
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.INCH_TEST;
+    public RuleCard card() {
+        return CARD;
+    }
+
+    @Override
+    public List<Ask> asks(Looks looks) {
+        return List.of(looks.looked(Kind.MOVEMENT, conclusion()));
     }
 
     @Override
@@ -34,7 +67,7 @@ public final class InchTest implements Rule {
         Optional<Stamped<Fact.LengthMeasured>> byTape = situation.measured(Dimension.MOVEMENT);
         Optional<Stamped<String>> byEye = situation.answer(Question.MOVEMENT);
         if (byTape.filter(tape -> tape.isAfter(byEye)).isEmpty()) {
-            return new AnsweredByEye(Conclusion.INCH_TEST, Question.MOVEMENT).judge(situation);
+            return new AnsweredByEye(Question.MOVEMENT).judge(situation);
         }
         Length movement = byTape.get().value().length();
         boolean under = movement.isLessThan(LIMIT);

@@ -3,24 +3,37 @@ package app.layette.core.secure;
 import static app.layette.core.finding.RuleCode.CND_8;
 import static app.layette.core.finding.RuleCode.SEC_8;
 
+import app.layette.core.entry.Asking;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
+import app.layette.core.step.StepKey;
 import app.layette.core.vehicle.Belt;
+import com.google.auto.service.AutoService;
 import java.util.Optional;
 
 /** CND-8 and the baseless rides: the carrier may ride without its base, by this very routing; each on its own word. */
+@AutoService(Asking.class)
 public final class RoutingAllowed implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.ROUTING_ALLOWED, RuleCode.CND_8)
+            .requiredOf(Method::isBaseless)
+            .saidBeforehand()
+            .decidedBy(
+                    PermissionKey.AMERICAN_ROUTING, PermissionKey.EUROPEAN_ROUTING, PermissionKey.CARRIER_WITHOUT_BASE)
+            .at(StepKey.PLACE, 700);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.ROUTING_ALLOWED;
+    public RuleCard card() {
+        return CARD;
     }
 
     @Override
@@ -38,10 +51,8 @@ public final class RoutingAllowed implements Rule {
                                     .changedBy("SEAT_MANUAL")
                                     .toldBy(PermissionKey.CARRIER_WITHOUT_BASE));
         }
-        boolean european = situation
-                .method()
-                .filter(method -> method == Method.BASELESS_EUROPEAN)
-                .isPresent();
+        boolean european =
+                situation.method().filter(method -> method.isRoundBehindShell()).isPresent();
         return Verdict.judged(european ? european(situation) : american(situation));
     }
 

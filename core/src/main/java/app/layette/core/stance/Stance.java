@@ -2,8 +2,8 @@ package app.layette.core.stance;
 
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
-import app.layette.core.run.StepKey;
 import app.layette.core.seat.Connectors;
+import app.layette.core.step.StepKey;
 import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.Side;
 import app.layette.core.vehicle.VehicleSheet;
@@ -48,7 +48,7 @@ public record Stance(PositionId place, Side door, Optional<Pull> pull, Optional<
         if (step != StepKey.TIGHTEN) {
             return new Stance(place, door, Optional.empty(), Optional.empty());
         }
-        Pull pull = method == Method.BASE_RIGID_LEG
+        Pull pull = method.isByRigidArms()
                 ? Pull.INTO_THE_SEAT
                 : method.isByBelt() ? towards(door) : alongTheTail(situation, door);
         return new Stance(place, door, Optional.of(pull), helper(situation, pull, door));

@@ -2,6 +2,9 @@ package app.layette.core.suit;
 
 import static app.layette.core.finding.RuleCode.SUIT_10;
 
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
@@ -9,15 +12,20 @@ import app.layette.core.evidence.SheetValue;
 import app.layette.core.evidence.Speaker;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Lack;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Mass;
 import app.layette.core.practice.AnchorLimits;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Quantities;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
 import app.layette.core.seat.SeatKind;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.seat.Shell;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -28,10 +36,18 @@ import java.util.stream.Stream;
  * manual. Where one of them was not read nothing is known; where both were read and are silent the profile's convention
  * counts.
  */
+@AutoService(Asking.class)
 public final class AnchorLimit implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("ANCHOR_LIMIT"), RuleCode.SUIT_10)
+            .requiredOf(Method::isByAnchors)
+            .saidBeforehand()
+            .decidedBy(SheetValue.CARRIER_MASS, SheetValue.BASE_MASS)
+            .decidedBy(Fact.Quantity.ANCHOR_LIMIT, Fact.Quantity.CARRIER_MASS, Fact.Quantity.BASE_MASS)
+            .at(StepKey.PLACE, 600);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.ANCHOR_LIMIT;
+    public RuleCard card() {
+        return CARD;
     }
 
     @Override
@@ -59,6 +75,16 @@ public final class AnchorLimit implements Rule {
                 .from(situation.anchorLimit(Speaker.SEAT))
                 .from(situation.anchorLimit(Speaker.CAR))
                 .changedBy("BELT"));
+    }
+
+    @Override
+    public List<String> pages(Finding finding, Situation situation) {
+        return finding.weight() == Weight.NOT_KNOWN && limit(situation).isEmpty()
+                ? Quantities.unread(
+                        Fact.Quantity.ANCHOR_LIMIT,
+                        situation.anchorLimit(Speaker.SEAT),
+                        situation.anchorLimit(Speaker.CAR))
+                : List.of();
     }
 
     /** Carrier and base together, where the sheet has both; a restraint of one piece is its own carrier. */

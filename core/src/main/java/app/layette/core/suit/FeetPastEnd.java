@@ -2,26 +2,47 @@ package app.layette.core.suit;
 
 import static app.layette.core.finding.RuleCode.SUIT_6;
 
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
 
 /**
  * SUIT-6: feet that reach the vehicle seat back, or past the restraint's end, are no limit rear-facing unless the manual
  * says so. Where it was read and does not mind, nothing is asked.
  */
+@AutoService(Asking.class)
 public final class FeetPastEnd implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("FEET"), RuleCode.SUIT_6)
+            .requiredOf(Method::isReclined)
+            .clearedEarlier()
+            .reopenedBy(Change.MEASURES_RENEWED, Change.OTHER_SEAT)
+            .asks(Asked.about(Question.FEET)
+                    .holds("WITHIN")
+                    .leftToRule("PAST_END")
+                    .shownIn(LookKey.SEATED, 60, "WITHIN"))
+            .decidedBy(PermissionKey.FEET_PAST_END)
+            .at(StepKey.FITS, 400);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.FEET;
+    public RuleCard card() {
+        return CARD;
     }
 
     @Override
@@ -32,11 +53,12 @@ public final class FeetPastEnd implements Rule {
         if (!isAsked(situation)) {
             return Verdict.judged(Finding.of(SUIT_6, Weight.HOLDS, "noLimit"));
         }
-        return new AnsweredByEye(Conclusion.FEET, Question.FEET, FeetPastEnd::past).judge(situation);
+        return new AnsweredByEye(Question.FEET, FeetPastEnd::past).judge(situation);
     }
 
     /** Whether a look at the feet can change anything here. */
-    public static boolean isAsked(Situation situation) {
+    @Override
+    public boolean isAsked(Situation situation) {
         return situation.permission(PermissionKey.FEET_PAST_END) != Permission.ALLOWED;
     }
 

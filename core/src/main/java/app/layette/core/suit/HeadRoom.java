@@ -2,34 +2,62 @@ package app.layette.core.suit;
 
 import static app.layette.core.finding.RuleCode.SUIT_3;
 
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Dimension;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.growth.ChildHeights;
 import app.layette.core.growth.Share;
 import app.layette.core.measure.Length;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Looks;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
+import app.layette.core.step.Ask;
+import app.layette.core.step.Ask.Kind;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 
 /**
  * SUIT-3: room above the head along the shell back: what the manual asks; where it was read and is silent, what the
  * profile asks. Answered by tape (crown against the shell's head end) or by eye in bands of 25 mm; the later look counts.
  */
+@AutoService(Asking.class)
 public final class HeadRoom implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.HEAD_ROOM, RuleCode.SUIT_3)
+            .requiredOf(Method::isThroughSlots)
+            .clearedEarlier()
+            .reopenedBy(Change.INSERT, Change.COVER, Change.MEASURES_RENEWED, Change.OTHER_SEAT)
+            .asks(Asked.about(Question.HEAD_ROOM).leftToRule("AT_LEAST_50", "AT_LEAST_25", "LESS"))
+            .decidedBy(SheetValue.HEAD_ROOM)
+            .decidedBy(Fact.Quantity.HEAD_ROOM)
+            .at(StepKey.SHOULDER, 200);
+
     private static final Length AN_INCH = Length.ofMillimetres(25);
     private static final Length TWO_INCHES = Length.ofMillimetres(50);
 
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.HEAD_ROOM;
+    public RuleCard card() {
+        return CARD;
+    }
+
+    @Override
+    public List<Ask> asks(Looks looks) {
+        return List.of(looks.looked(Kind.HEAD_ROOM, conclusion()));
     }
 
     /** How much room there is above the head: at least this much, and less than that where a look tells. */

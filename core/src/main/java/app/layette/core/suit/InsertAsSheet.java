@@ -2,28 +2,59 @@ package app.layette.core.suit;
 
 import static app.layette.core.finding.RuleCode.SUIT_9;
 
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Mass;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Looks;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
 import app.layette.core.seat.InsertPiece;
 import app.layette.core.seat.InsertPiece.Use;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.step.Ask;
+import app.layette.core.step.Ask.Kind;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
 import java.util.List;
 import java.util.Optional;
 
 /** SUIT-9: each piece of the insert is in or out as the sheet asks at this weight; an optional piece may be either. */
+@AutoService(Asking.class)
 public final class InsertAsSheet implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("INSERT"), RuleCode.SUIT_9)
+            .clearedEarlier()
+            .reopenedBy(Change.MEASURES_RENEWED, Change.OTHER_SEAT)
+            .decidedBy(SheetValue.INSERT)
+            .at(StepKey.INSERT_STEP, 100);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.INSERT;
+    public RuleCard card() {
+        return CARD;
+    }
+
+    @Override
+    public List<Ask> asks(Looks looks) {
+        List<InsertPiece> pieces = looks.situation()
+                .seat()
+                .map(SeatSheet::insert)
+                .flatMap(Evidence::value)
+                .orElse(List.of());
+        return pieces.stream()
+                .map(piece -> new Ask(
+                        Kind.INSERT,
+                        piece.key(),
+                        looks.situation().insert(piece).isPresent() && looks.isSettled(conclusion())))
+                .toList();
     }
 
     @Override

@@ -2,6 +2,7 @@ package app.layette.core.suit;
 
 import static app.layette.core.finding.RuleCode.SUIT_2;
 
+import app.layette.core.entry.Asking;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Dimension;
 import app.layette.core.entry.Situation;
@@ -9,19 +10,42 @@ import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Length;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Looks;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
 import app.layette.core.seat.LengthLimit;
+import app.layette.core.step.Ask;
+import app.layette.core.step.Ask.Kind;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+import java.util.List;
 import java.util.Optional;
 
 /** SUIT-2: the child is no longer than the maximum, itself included. A manual may state that there is no maximum. */
+@AutoService(Asking.class)
 public final class LengthFits implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.LENGTH, RuleCode.SUIT_2)
+            .clearedEarlier()
+            .decidedBy(SheetValue.LENGTH_MAX)
+            .decidedBy(Fact.Quantity.LENGTH_MAX)
+            .at(StepKey.FITS, 200);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.LENGTH;
+    public RuleCard card() {
+        return CARD;
+    }
+
+    @Override
+    public List<Ask> asks(Looks looks) {
+        return List.of(new Ask(
+                Kind.LENGTH,
+                "",
+                looks.situation().measured(Fact.Dimension.BODY).isPresent() && looks.isSettled(conclusion())));
     }
 
     @Override

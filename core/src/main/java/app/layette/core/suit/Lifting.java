@@ -2,26 +2,50 @@ package app.layette.core.suit;
 
 import static app.layette.core.finding.RuleCode.SUIT_12;
 
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Mass;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Looks;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.step.Ask;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+import java.util.List;
 import java.util.Optional;
 
 /**
  * SUIT-12: what the caregiver would have to lift, carrier and child, against what they say they can. It advises a shell
  * that lifts out, a lighter carrier, or leaving the carrier in its place; it forbids nothing, and nobody has to answer.
  */
+@AutoService(Asking.class)
 public final class Lifting implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("LIFTING"), RuleCode.SUIT_12)
+            .requiredOf(Method::isCarried)
+            .asks(Asked.about(Question.LIFTING)
+                    .holds("CAN")
+                    .leftToRule("NOT_NOW", "UNSURE")
+                    .told())
+            .at(StepKey.FITS, 500);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.LIFTING;
+    public RuleCard card() {
+        return CARD;
+    }
+
+    @Override
+    public List<Ask> asks(Looks looks) {
+        return List.of(looks.offered(Question.LIFTING));
     }
 
     @Override

@@ -2,27 +2,47 @@ package app.layette.core.suit;
 
 import static app.layette.core.finding.RuleCode.SUIT_7;
 
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.OrderKind;
 import app.layette.core.entry.Fact.Ordered;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Looks;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
 import app.layette.core.seat.SeatKind;
+import app.layette.core.step.Ask;
+import app.layette.core.step.Ask.Kind;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+import java.util.List;
 import java.util.Optional;
 
 /**
  * SUIT-7: a clinician's order on how the baby rides is enforced, never decided here. "Flat" leaves only a car bed or a
  * lay-flat carrier, "semi-reclined" rules out the car bed, "as screened" needs a passed screening in this restraint.
  */
+@AutoService(Asking.class)
 public final class Orders implements Rule {
+    private static final RuleCard CARD =
+            RuleCard.of(Conclusion.ORDERS, RuleCode.SUIT_7).clearedEarlier().at(StepKey.CHILD, 200);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.ORDERS;
+    public RuleCard card() {
+        return CARD;
+    }
+
+    @Override
+    public List<Ask> asks(Looks looks) {
+        return List.of(new Ask(
+                Kind.ORDER, "", looks.situation().newest(Fact.Ordered.class).isPresent()));
     }
 
     @Override

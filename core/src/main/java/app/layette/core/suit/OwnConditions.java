@@ -2,24 +2,43 @@ package app.layette.core.suit;
 
 import static app.layette.core.finding.RuleCode.SUIT_11;
 
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
 import java.util.List;
 
 /** SUIT-11: a seat can carry conditions of its own, such as head control; each that its manual names is met. */
+@AutoService(Asking.class)
 public final class OwnConditions implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("OWN_CONDITIONS"), RuleCode.SUIT_11)
+            .clearedEarlier()
+            .reopenedBy(Change.OTHER_SEAT)
+            .asks(Asked.about(Question.OWN_CONDITIONS)
+                    .leftToRule("MET")
+                    .stop("NOT_MET")
+                    .notKnown("UNSURE")
+                    .byItself())
+            .decidedBy(SheetValue.OWN_CONDITIONS)
+            .at(StepKey.FITS, 300);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.OWN_CONDITIONS;
+    public RuleCard card() {
+        return CARD;
     }
 
     @Override
@@ -40,7 +59,6 @@ public final class OwnConditions implements Rule {
         }
         String named = String.join("; ", own.value().get());
         return new AnsweredByEye(
-                        Conclusion.OWN_CONDITIONS,
                         Question.OWN_CONDITIONS,
                         (here, answer) -> Verdict.judged(Finding.of(SUIT_11, Weight.HOLDS, "conditionsMet")
                                 .with("conditions", named)
@@ -49,7 +67,8 @@ public final class OwnConditions implements Rule {
     }
 
     /** Whether the sheet names any. */
-    public static boolean isAsked(Situation situation) {
+    @Override
+    public boolean isAsked(Situation situation) {
         return situation
                 .seat()
                 .flatMap(seat -> seat.ownConditions().value())

@@ -3,30 +3,65 @@ package app.layette.core.suit;
 import static app.layette.core.finding.RuleCode.SUIT_8;
 
 import app.layette.core.child.Child;
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Screened;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Mass;
 import app.layette.core.practice.PracticeProfile.Screening;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Looks;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
+import app.layette.core.step.Ask;
+import app.layette.core.step.Ask.Kind;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 
 /**
  * SUIT-8: for a child born before 37 weeks, under 2500 g, with a condition that affects breathing or tone, or of unknown
  * gestation or birth weight, the answer about the hospital's seat tolerance screening in this restraint. Unanswered and not passed block.
  */
+@AutoService(Asking.class)
 public final class ScreeningDone implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.SCREENING, RuleCode.SUIT_8)
+            .clearedEarlier()
+            .asks(Asked.about(Question.CONDITION)
+                    .holds("NONE")
+                    .leftToRule("YES")
+                    .notKnown("UNSURE")
+                    .told()
+                    .carried()
+                    .byItself())
+            .at(StepKey.CHILD, 100);
+
     private static final Mass LOW_WEIGHT = Mass.ofGrams(2500);
 
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.SCREENING;
+    public RuleCard card() {
+        return CARD;
+    }
+
+    @Override
+    public List<Ask> asks(Looks looks) {
+        Situation situation = looks.situation();
+        List<Ask> asks = new ArrayList<>();
+        asks.add(looks.question(Question.CONDITION, conclusion()));
+        if (situation.child().isPresent() && isAskedOf(situation)) {
+            asks.add(new Ask(
+                    Kind.SCREENING, "", situation.newest(Fact.Screened.class).isPresent()));
+        }
+        return asks;
     }
 
     @Override
@@ -35,7 +70,7 @@ public final class ScreeningDone implements Rule {
         if (situation.child().isEmpty() || situation.weight().isEmpty() || condition.isEmpty()) {
             return Verdict.open("CONDITION");
         }
-        if (!isAsked(situation)) {
+        if (!isAskedOf(situation)) {
             return Verdict.judged(Finding.of(SUIT_8, Weight.HOLDS, "notAsked"));
         }
         return situation
@@ -46,7 +81,7 @@ public final class ScreeningDone implements Rule {
     }
 
     /** Whether the question has to be asked for this child, as far as the child is known. */
-    public static boolean isAsked(Situation situation) {
+    public static boolean isAskedOf(Situation situation) {
         if (situation.practice().profile().screening() == Screening.EVERYONE) {
             return true;
         }

@@ -2,21 +2,54 @@ package app.layette.core.suit;
 
 import static app.layette.core.finding.RuleCode.SUIT_4;
 
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.harness.ShoulderAndSlots;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Looks;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
+import app.layette.core.step.Ask;
+import app.layette.core.step.Ask.Kind;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 
 /** SUIT-4: the lowest usable slot is at or below the shoulder, with the insert as it will be. */
+@AutoService(Asking.class)
 public final class SlotInReach implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.SLOT_IN_REACH, RuleCode.SUIT_4)
+            .requiredOf(Method::isThroughSlots)
+            .clearedEarlier()
+            .reopenedBy(Change.INSERT, Change.COVER, Change.MEASURES_RENEWED, Change.OTHER_SEAT)
+            .decidedBy(SheetValue.SLOTS)
+            .at(StepKey.SHOULDER, 100);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.SLOT_IN_REACH;
+    public RuleCard card() {
+        return CARD;
+    }
+
+    @Override
+    public List<Ask> asks(Looks looks) {
+        Situation situation = looks.situation();
+        List<Ask> asks = new ArrayList<>();
+        boolean seen = ShoulderAndSlots.in(situation).isPresent();
+        if (situation.slotCount() == 0 && situation.seat().isPresent() && !seen) {
+            // The slots have to be counted before anybody can say between which the shoulder lies.
+            asks.add(new Ask(Kind.SHEET_VALUE, SheetValue.SLOTS.name(), false));
+        }
+        asks.add(new Ask(Kind.SHOULDER, "", seen && looks.isSettled(conclusion())));
+        return asks;
     }
 
     @Override

@@ -2,16 +2,25 @@ package app.layette.core.suit;
 
 import static app.layette.core.finding.RuleCode.SUIT_1;
 
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Fact;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Lack;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Mass;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Looks;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
+import app.layette.core.step.Ask;
+import app.layette.core.step.Ask.Kind;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -20,10 +29,23 @@ import java.util.Optional;
  * SUIT-1: the child's weight lies inside the rear-facing limits, both ends inclusive, and still does: a weight that time,
  * or a newer word, has overtaken is asked for again.
  */
+@AutoService(Asking.class)
 public final class WeightFits implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.WEIGHT, RuleCode.SUIT_1)
+            .clearedEarlier()
+            .decidedBy(SheetValue.WEIGHT_MIN, SheetValue.WEIGHT_MAX)
+            .decidedBy(Fact.Quantity.WEIGHT_MIN, Fact.Quantity.WEIGHT_MAX)
+            .at(StepKey.FITS, 100);
+
     @Override
-    public Conclusion conclusion() {
-        return Conclusion.WEIGHT;
+    public RuleCard card() {
+        return CARD;
+    }
+
+    @Override
+    public List<Ask> asks(Looks looks) {
+        return List.of(
+                new Ask(Kind.WEIGHT, "", looks.situation().weight().isPresent() && looks.isSettled(conclusion())));
     }
 
     @Override

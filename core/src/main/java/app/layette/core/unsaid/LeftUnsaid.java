@@ -168,7 +168,7 @@ public final class LeftUnsaid {
         Set<String> asked = new LinkedHashSet<>();
         for (ConclusionState state : Gate.judge(rules, whole, method).conclusions()) {
             if (state.state() == ConclusionState.State.NOT_KNOWN) {
-                state.findings().forEach(finding -> asked.addAll(PageAsks.papers(finding, whole)));
+                asked.addAll(PageAsks.papers(state, whole));
             }
         }
         return asked;

@@ -9,20 +9,20 @@ import app.layette.core.entry.Answers;
 import app.layette.core.entry.Area;
 import app.layette.core.entry.Question;
 import app.layette.core.finding.Weight;
-import java.util.EnumSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /** {@code bench.csv} a second time, laid together the other way: by area, by what finds out, by what is touched. */
 class SensesTest {
     private static Set<Question> named(String questions) {
         return List.of(questions.split(" ")).stream()
                 .map(Question::valueOf)
-                .collect(Collectors.toCollection(() -> EnumSet.noneOf(Question.class)));
+                .collect(Collectors.toCollection(() -> new LinkedHashSet<>()));
     }
 
     @ParameterizedTest
@@ -87,7 +87,7 @@ class SensesTest {
 
     /** What is in order is an answer that the question takes, and the first of those that hold by themselves. */
     @ParameterizedTest
-    @EnumSource(Question.class)
+    @MethodSource("app.layette.core.entry.Question#values")
     void whatIsInOrderHolds(Question question) {
         if (!Senses.questions().contains(question)
                 || Senses.of(question).inOrder().isEmpty()) {

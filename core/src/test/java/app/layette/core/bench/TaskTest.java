@@ -28,7 +28,7 @@ import app.layette.core.placing.CabinAnswers;
 import app.layette.core.placing.PlaceAnswer;
 import app.layette.core.recline.learn.SettingChoice;
 import app.layette.core.rule.Conclusion;
-import app.layette.core.run.Phase;
+import app.layette.core.step.Phase;
 import app.layette.core.trial.Advised;
 import app.layette.core.trial.Comparison;
 import app.layette.core.trial.Search;
@@ -100,9 +100,9 @@ class TaskTest {
         assertThat(apart(task, run).points())
                 .contains(new Point(
                         Sort.SPOILED,
-                        Conclusion.SNUG_TEST.name(),
+                        Conclusion.named("SNUG_TEST").name(),
                         false,
-                        Conclusion.SNUG_TEST.code(),
+                        Conclusion.named("SNUG_TEST").code(),
                         run.moments().size()))
                 .anyMatch(point -> point.about().equals(Misuse.HARNESS_LOOSE.name()) && point.sort() == Sort.LEFT_IN);
     }

@@ -73,7 +73,7 @@ class ReplayTest {
                 .as("the car never moved, so the level read before still counts")
                 .isTrue();
         withdraw(fitting, fact -> fact instanceof Fact.Answered clip && clip.question() == Question.CLIP);
-        assertThat(fitting.state(Conclusion.CLIP).state())
+        assertThat(fitting.state(Conclusion.named("CLIP")).state())
                 .as("a look that never was passes nothing")
                 .isEqualTo(ConclusionState.State.OPEN);
     }

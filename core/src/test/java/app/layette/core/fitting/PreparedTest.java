@@ -17,8 +17,8 @@ import app.layette.core.measure.Angle;
 import app.layette.core.measure.Mass;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.run.Step;
-import app.layette.core.run.StepKey;
 import app.layette.core.seat.Indicator;
+import app.layette.core.step.StepKey;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -60,8 +60,13 @@ class PreparedTest {
                 .map(ConclusionState::conclusion)
                 .toList();
         assertThat(asked)
-                .contains(Conclusion.INCH_TEST, Conclusion.LEVEL_TIGHT, Conclusion.RECALL, Conclusion.AIRBAG)
-                .doesNotContain(Conclusion.WEIGHT, Conclusion.SNUG_TEST, Conclusion.LEVEL, Conclusion.TEACH_BACK)
+                .contains(
+                        Conclusion.named("INCH_TEST"),
+                        Conclusion.LEVEL_TIGHT,
+                        Conclusion.named("RECALL"),
+                        Conclusion.AIRBAG)
+                .doesNotContain(
+                        Conclusion.WEIGHT, Conclusion.named("SNUG_TEST"), Conclusion.LEVEL, Conclusion.TEACH_BACK)
                 .containsExactlyElementsOf(Required.beforeBirth(Method.BASE_FLEXIBLE_ANCHORS));
         assertThat(plan.run().steps())
                 .extracting(Step::key)
@@ -154,7 +159,7 @@ class PreparedTest {
         assertThat(plan.gate().blocking())
                 .extracting(ConclusionState::conclusion)
                 .contains(Conclusion.WEIGHT, Conclusion.LEVEL)
-                .doesNotContain(Conclusion.INCH_TEST, Conclusion.PARTS);
+                .doesNotContain(Conclusion.named("INCH_TEST"), Conclusion.named("PARTS"));
         assertThat(plan.run().steps()).extracting(Step::key).contains(StepKey.HARNESS, StepKey.LEVEL_CHILD);
     }
 

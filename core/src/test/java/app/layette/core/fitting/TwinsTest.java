@@ -175,10 +175,10 @@ class TwinsTest {
     @Test
     void theFrontSeatIsOfBothAndTheStrapOfOne() {
         fitting.acted(Act.FRONT_SEAT_MOVED);
-        assertThat(state("u2", Conclusion.GAP)).isEqualTo(State.STALE);
+        assertThat(state("u2", Conclusion.named("GAP"))).isEqualTo(State.STALE);
         fitting.acted(Act.TIGHTENED);
-        assertThat(state("u1", Conclusion.INCH_TEST)).isEqualTo(State.STALE);
-        assertThat(state("u2", Conclusion.INCH_TEST)).isEqualTo(State.PASSED);
+        assertThat(state("u1", Conclusion.named("INCH_TEST"))).isEqualTo(State.STALE);
+        assertThat(state("u2", Conclusion.named("INCH_TEST"))).isEqualTo(State.PASSED);
     }
 
     @Test

@@ -23,25 +23,28 @@ import app.layette.core.gate.ConclusionState.State;
 import app.layette.core.measure.Length;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.rule.Rules;
 import app.layette.core.rule.Verdict;
-import app.layette.core.run.Ask;
 import app.layette.core.run.Step;
 import app.layette.core.seat.Indicator.Reading;
+import app.layette.core.step.Ask;
 import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.Side;
 import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.EnumMap;
-import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.EnumSource.Mode;
+import org.junit.jupiter.params.provider.MethodSource;
 
 class GateTest {
     @Test
@@ -61,14 +64,14 @@ class GateTest {
         FittingPlan plan = FittingBuilder.ready().acted(act).plan();
         Gate gate = plan.gate();
         Change change = act.change().orElseThrow();
-        Set<Conclusion> looked = EnumSet.noneOf(Conclusion.class);
+        Set<Conclusion> looked = new LinkedHashSet<>();
         Spoils.by(change).stream()
                 .filter(each -> Spoils.of(each, plan.situation()).contains(change))
                 .forEach(looked::add);
         // Without a leg, a bar or a shell that turns, there is nothing to spoil.
         looked.remove(Conclusion.FLOOR_AND_LEG);
-        looked.remove(Conclusion.REBOUND_BAR);
-        looked.remove(Conclusion.TURNED_BACK);
+        looked.remove(Conclusion.named("REBOUND_BAR"));
+        looked.remove(Conclusion.named("TURNED_BACK"));
         looked.retainAll(Required.by(Method.BASE_FLEXIBLE_ANCHORS));
         Set<Conclusion> stale = gate.conclusions().stream()
                 .filter(each -> each.state() == State.STALE)
@@ -78,11 +81,9 @@ class GateTest {
         assertThat(gate.isOpen()).isFalse();
     }
 
-    @ParameterizedTest
-    @EnumSource(
-            value = Question.class,
-            mode = Mode.EXCLUDE,
-            names = {
+    /** Every question but those that a ready fitting on a base by anchors does not ask. */
+    static Stream<Question> askedOfAReadyFitting() {
+        Set<String> notAsked = Set.of(
                 "BASE_SET_UP",
                 "LEG",
                 "HEAD_ROOM",
@@ -107,8 +108,12 @@ class GateTest {
                 "BACK_ROW",
                 "BAR",
                 "OWN_CONDITIONS",
-                "SINCE"
-            })
+                "SINCE");
+        return Question.values().stream().filter(question -> !notAsked.contains(question.name()));
+    }
+
+    @ParameterizedTest
+    @MethodSource("askedOfAReadyFitting")
     void eachAnswerIsMissed(Question question) {
         FittingPlan plan = FittingBuilder.ready().without(question).plan();
         assertThat(plan.mayHandOver()).as("without %s", question).isFalse();
@@ -146,14 +151,14 @@ class GateTest {
         fitting.car.more.add(fitting.car.another(new PositionId(2, Side.MIDDLE)));
         fitting.add(new Fact.Placed("u1", new PositionId(2, Side.LEFT), method));
         Gate gate = fitting.plan().gate();
-        Set<Conclusion> securing = EnumSet.of(
-                Conclusion.ANCHORS_CLICKED,
-                Conclusion.STRAP,
-                Conclusion.BELT_PATH,
-                Conclusion.BUCKLE,
-                Conclusion.LOCK_PROOF,
-                Conclusion.INCH_TEST,
-                Conclusion.LEVEL);
+        Set<Conclusion> securing = new LinkedHashSet<>(List.of(
+                Conclusion.named("ANCHORS_CLICKED"),
+                Conclusion.named("STRAP"),
+                Conclusion.named("BELT_PATH"),
+                Conclusion.named("BUCKLE"),
+                Conclusion.named("LOCK_PROOF"),
+                Conclusion.named("INCH_TEST"),
+                Conclusion.LEVEL));
         securing.retainAll(Required.by(method));
         assertThat(securing)
                 .isNotEmpty()
@@ -175,7 +180,7 @@ class GateTest {
             } else if (said == 2) {
                 fitting.seat.permissions.put(PermissionKey.BOTH_SYSTEMS, SeatSheetBuilder.silent());
             }
-            if (Required.by(method).contains(Conclusion.ONE_SYSTEM)) {
+            if (Required.by(method).contains(Conclusion.named("ONE_SYSTEM"))) {
                 assertThat(fitting.plan().mayHandOver()).isEqualTo(said == 0);
             }
         }
@@ -276,7 +281,7 @@ class GateTest {
     }
 
     private static Map<Conclusion, State> states(FittingBuilder fitting) {
-        Map<Conclusion, State> states = new EnumMap<>(Conclusion.class);
+        Map<Conclusion, State> states = new LinkedHashMap<>();
         fitting.plan().gate().conclusions().forEach(each -> states.put(each.conclusion(), each.state()));
         return states;
     }
@@ -325,7 +330,7 @@ class GateTest {
         FittingBuilder fitting = FittingBuilder.ready().without(Question.SNUG);
         for (How.Kind kind : List.of(How.Kind.ESTIMATED, How.Kind.SIMULATED)) {
             fitting.add(new How(kind, ""), new Fact.Answered("u1", Question.SNUG, "SNUG"));
-            assertThat(fitting.state(Conclusion.SNUG_TEST).state()).isEqualTo(State.OPEN);
+            assertThat(fitting.state(Conclusion.named("SNUG_TEST")).state()).isEqualTo(State.OPEN);
         }
     }
 
@@ -333,14 +338,15 @@ class GateTest {
     void aRecallLookUpGoesStaleWithTheDays() {
         FittingBuilder fitting = FittingBuilder.ready();
         fitting.today = FittingBuilder.TODAY.plusDays(30);
-        assertThat(fitting.state(Conclusion.RECALL).state()).isEqualTo(State.PASSED);
+        assertThat(fitting.state(Conclusion.named("RECALL")).state()).isEqualTo(State.PASSED);
         fitting.today = FittingBuilder.TODAY.minusDays(1);
-        assertThat(fitting.state(Conclusion.RECALL).state())
+        assertThat(fitting.state(Conclusion.named("RECALL")).state())
                 .as("dated in the future")
                 .isEqualTo(State.NOT_KNOWN);
         fitting.today = FittingBuilder.TODAY.plusDays(31);
-        assertThat(fitting.state(Conclusion.RECALL).state()).isEqualTo(State.NOT_KNOWN);
-        assertThat(fitting.state(Conclusion.RECALL).findings().get(0).reason()).isEqualTo("lookUpTooOld");
+        assertThat(fitting.state(Conclusion.named("RECALL")).state()).isEqualTo(State.NOT_KNOWN);
+        assertThat(fitting.state(Conclusion.named("RECALL")).findings().get(0).reason())
+                .isEqualTo("lookUpTooOld");
     }
 
     @Test
@@ -412,9 +418,7 @@ class GateTest {
     }
 
     private static List<Rule> allRules() {
-        return new ArrayList<>(Arrays.stream(Conclusion.values())
-                .map(each -> RuleBook.shipped().ruleFor(each).orElseThrow())
-                .toList());
+        return new ArrayList<>(Rules.all());
     }
 
     private static FittingPlan planWith(List<Rule> rules) {
@@ -424,6 +428,11 @@ class GateTest {
     }
 
     private record Broken(Conclusion conclusion) implements Rule {
+        @Override
+        public RuleCard card() {
+            return Rules.card(conclusion);
+        }
+
         @Override
         public Verdict judge(Situation situation) {
             throw new IllegalStateException("broken on purpose");

@@ -4,14 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.layette.core.entry.Answers;
+import app.layette.core.entry.Asked;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Question;
+import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fixture.FittingBuilder;
-import app.layette.core.run.Ask;
-import app.layette.core.run.StepKey;
-import app.layette.core.table.CsvTable;
+import app.layette.core.step.Ask;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.StepKey;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -23,30 +25,62 @@ import org.junit.jupiter.params.provider.ValueSource;
 class OneLookTest {
     @Test
     void whatIsDrawnIsAnAnswerThatHolds() {
-        for (List<String> row : CsvTable.read("looks.csv", 5)) {
-            boolean question = row.get(1).equals("QUESTION") && !row.get(3).equals("*");
-            if (question) {
-                Question asked = Question.valueOf(row.get(2));
-                assertThat(Answers.to(asked)).as("%s", row).contains(row.get(3));
-                assertThat(Answers.weight(asked, row.get(3)).orElse(Weight.HOLDS))
-                        .as("%s", row)
-                        .isEqualTo(Weight.HOLDS);
+        for (Question question : Question.values()) {
+            for (Asked.Shown shown : question.asked().looks()) {
+                if (!shown.drawn().equals(Asked.Shown.AS_SHEET)) {
+                    assertThat(Answers.weight(question, shown.drawn()).orElse(Weight.HOLDS))
+                            .as("%s in %s", question, shown)
+                            .isEqualTo(Weight.HOLDS);
+                }
             }
         }
     }
 
-    @ParameterizedTest
-    @ValueSource(strings = {"CRASH", "RECALL", "AIRBAG_LAMP", "LOCK_PROOF", "SNUG", "MOVEMENT", "SINCE", "SIDES"})
-    void whatIsAskedByItselfIsDrawnInNoLook(String question) {
-        List<String> row = List.of("FIXED", "QUESTION", question, "X", "seen");
-        assertThatThrownBy(() -> LookTable.read(List.of(row))).hasMessageContaining("asked by itself");
+    @Test
+    void whatIsAskedByItselfIsDrawnInNoLook() {
+        assertThat(Question.values().stream()
+                        .filter(question -> question.asked().byItself())
+                        .map(Question::name))
+                .containsExactlyInAnyOrder(
+                        "CONDITION",
+                        "CRASH",
+                        "RECALL",
+                        "AIRBAG_LAMP",
+                        "BACK_ROW",
+                        "LOCK_PROOF",
+                        "SNUG",
+                        "SINCE",
+                        "MOVEMENT",
+                        "SIDES",
+                        "RETRACTOR",
+                        "LATCH_PLATE",
+                        "OWN_CONDITIONS");
+        assertThatThrownBy(() -> Asked.about(Question.SNUG)
+                        .holds("SNUG")
+                        .byItself()
+                        .shownIn(LookKey.HARNESSED, 1, "SNUG")
+                        .by(RuleCode.HAR_7))
+                .hasMessageContaining("asked by itself");
+        assertThatThrownBy(() -> Asked.about(Question.CLIP)
+                        .holds("ARMPIT")
+                        .shownIn(LookKey.HARNESSED, 1, "NECK")
+                        .by(RuleCode.HAR_8))
+                .hasMessageContaining("draws CLIP as (NECK)");
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"LEVEL", "ORDER", "WEIGHT", "PLACE", "LABEL", "END"})
     void norIsTheResultOfATestOrASignature(String kind) {
-        List<String> row = List.of("FIXED", kind, "", "*", "seen");
+        List<String> row = List.of("FIXED", "10", kind, "", "*", "seen");
         assertThatThrownBy(() -> LookTable.read(List.of(row))).hasMessageContaining("asked by itself");
+    }
+
+    @Test
+    void aRowThatCannotBeReadStopsTheProgram() {
+        assertThatThrownBy(() -> LookTable.read(List.of(List.of("FIXED", "first", "ACT", "X", "DONE", "seen"))))
+                .hasMessageContaining("(first)");
+        assertThatThrownBy(() -> LookTable.read(List.of(List.of("FIXED", "10", "QUESTION", "CLIP", "ARMPIT", "seen"))))
+                .hasMessageContaining("for its rule to say");
     }
 
     private static FittingBuilder unharnessed() {

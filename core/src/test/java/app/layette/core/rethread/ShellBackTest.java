@@ -121,7 +121,7 @@ class ShellBackTest {
         FittingBuilder fitting = FittingBuilder.ready();
         fitting.add(new Fact.WebbingMoved("u1", LOOSENED, null, null));
         assertThat(fitting.state(Conclusion.SLOT).state()).isEqualTo(State.OPEN);
-        assertThat(fitting.state(Conclusion.WEBBING).state()).isEqualTo(State.STALE);
+        assertThat(fitting.state(Conclusion.named("WEBBING")).state()).isEqualTo(State.STALE);
         fitting.add(new Fact.WebbingMoved("u1", RAN_FREE, null, null));
         Fact.SlotsSet set = ShellBack.in(fitting.plan().situation())
                 .flatMap(back -> back.asSet(fitting.plan().situation()))
@@ -129,6 +129,6 @@ class ShellBackTest {
         assertThat(set).isEqualTo(new Fact.SlotsSet("u1", 1, 1, 1, 1, "short"));
         fitting.add(set);
         assertThat(fitting.state(Conclusion.SLOT).passed()).isTrue();
-        assertThat(fitting.state(Conclusion.SNUG_TEST).state()).isEqualTo(State.STALE);
+        assertThat(fitting.state(Conclusion.named("SNUG_TEST")).state()).isEqualTo(State.STALE);
     }
 }

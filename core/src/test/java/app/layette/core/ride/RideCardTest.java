@@ -104,17 +104,17 @@ class RideCardTest {
                 arguments(
                         "a recall that is open by now",
                         (Consumer<FittingBuilder>) f -> f.answer(Question.RECALL, "OPEN"),
-                        List.of(Conclusion.RECALL),
+                        List.of(Conclusion.named("RECALL")),
                         false),
                 arguments(
                         "an old recall look-up",
                         (Consumer<FittingBuilder>) f -> f.today = FittingBuilder.TODAY.plusDays(31),
-                        List.of(Conclusion.RECALL),
+                        List.of(Conclusion.named("RECALL")),
                         true),
                 arguments(
                         "a seat that expired",
                         (Consumer<FittingBuilder>) f -> f.today = LocalDate.of(2040, 1, 1),
-                        List.of(Conclusion.EXPIRY),
+                        List.of(Conclusion.named("EXPIRY")),
                         false));
     }
 

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.core.finding.RuleCode;
 import app.layette.core.rule.Conclusion;
-import java.util.Arrays;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -27,7 +26,7 @@ class RuleCoverageTest {
         ChildAndHarnessTest.rows().map(ChildAndHarnessTest.Row::rule).forEach(tested::add);
         DecisionTest.decisions().map(DecisionTest.Decision::rule).forEach(tested::add);
         Set<RuleCode> required =
-                Arrays.stream(Conclusion.values()).map(Conclusion::code).collect(Collectors.toSet());
+                Conclusion.values().stream().map(Conclusion::code).collect(Collectors.toSet());
         assertThat(tested).containsAll(required);
     }
 }

@@ -12,6 +12,8 @@ import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rules;
+import app.layette.core.step.Ask;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -26,7 +28,7 @@ class PageAsksTest {
     @ParameterizedTest
     @EnumSource(value = PermissionKey.class, names = "HANDLE_POSITION", mode = EnumSource.Mode.EXCLUDE)
     void everyPermissionHasItsStep(PermissionKey permission) {
-        assertThat(PageAsks.stepOf(permission)).isPresent();
+        assertThat(Rules.stepOf(permission)).isPresent();
     }
 
     private static FittingBuilder unlooked(Method method, PermissionKey permission) {

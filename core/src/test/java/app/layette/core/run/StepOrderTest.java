@@ -11,6 +11,9 @@ import app.layette.core.gate.Required;
 import app.layette.core.gate.Spoils;
 import app.layette.core.practice.PracticeProfile.ChildOrder;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rules;
+import app.layette.core.step.Ask;
+import app.layette.core.step.StepKey;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -34,7 +37,7 @@ class StepOrderTest {
             assertThat(steps).doesNotHaveDuplicates().startsWith(StepKey.CHILD, StepKey.LABEL);
             assertThat(steps).endsWith(StepKey.HAND_OVER);
             for (Conclusion conclusion : Required.by(method)) {
-                assertThat(steps).as("serves %s", conclusion).contains(StepKey.serving(conclusion));
+                assertThat(steps).as("serves %s", conclusion).contains(Rules.stepOf(conclusion));
             }
         }
     }
@@ -59,7 +62,7 @@ class StepOrderTest {
                     for (Conclusion spoiled : Spoils.by(CHANGES.get(step))) {
                         boolean checked = Required.by(method).contains(spoiled);
                         if (checked) {
-                            assertThat(steps.indexOf(StepKey.serving(spoiled)))
+                            assertThat(steps.indexOf(Rules.stepOf(spoiled)))
                                     .as("%s: %s is checked after %s", method, spoiled, step)
                                     .isGreaterThanOrEqualTo(steps.indexOf(step));
                         }

@@ -15,13 +15,13 @@ import app.layette.core.gate.ConclusionState;
 import app.layette.core.harness.ShoulderAndSlots;
 import app.layette.core.placing.CabinAnswers;
 import app.layette.core.recline.ReclineAdvice;
-import app.layette.core.run.Ask;
 import app.layette.core.run.Saying;
 import app.layette.core.run.Step;
 import app.layette.core.secure.BeltRules;
+import app.layette.core.step.Ask;
 import app.layette.formats.json.LayetteJson;
+import app.layette.formats.text.CamelCase;
 import app.layette.formats.wording.Wording;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.TreeMap;
 import tools.jackson.databind.SerializationFeature;
@@ -61,9 +61,9 @@ public final class PlanDocument {
         ObjectNode document = json.createObjectNode();
         document.put("formatVersion", 1);
         document.put("engineVersion", FittingPlanner.ENGINE_VERSION);
-        document.put("state", camel(plan.state()));
+        document.put("state", CamelCase.of(plan.state()));
         document.put("mayHandOver", plan.mayHandOver());
-        document.put("method", camel(plan.method()));
+        document.put("method", CamelCase.of(plan.method()));
         plan.findings().forEach(finding -> write(document.withArray("/findings"), finding));
         plan.run().steps().forEach(step -> write(document.withArray("/run"), step));
         plan.gate().conclusions().forEach(state -> write(document.withArray("/gate"), state));
@@ -82,7 +82,7 @@ public final class PlanDocument {
     private void write(ArrayNode findings, Finding finding) {
         ObjectNode node = findings.addObject();
         node.put("code", finding.code().text());
-        node.put("weight", camel(finding.weight()));
+        node.put("weight", CamelCase.of(finding.weight()));
         node.put("message", finding.message());
         ObjectNode arguments = node.putObject("arguments");
         new TreeMap<>(finding.arguments()).forEach((name, argument) -> arguments.set(name, write(argument)));
@@ -93,9 +93,9 @@ public final class PlanDocument {
 
     private void write(ArrayNode run, Step step) {
         ObjectNode node = run.addObject();
-        node.put("step", camel(step.key()));
-        node.put("phase", camel(step.key().phase()));
-        node.put("state", camel(step.state()));
+        node.put("step", CamelCase.of(step.key()));
+        node.put("phase", CamelCase.of(step.key().phase()));
+        node.put("state", CamelCase.of(step.state()));
         ArrayNode says = node.putArray("says");
         for (Saying saying : step.says()) {
             ObjectNode each = says.addObject();
@@ -108,7 +108,7 @@ public final class PlanDocument {
         ArrayNode asks = node.putArray("asks");
         for (Ask ask : step.asks()) {
             ObjectNode each = asks.addObject();
-            each.put("kind", camel(ask.kind()));
+            each.put("kind", CamelCase.of(ask.kind()));
             each.put("key", ask.key());
             each.put("answered", ask.answered());
         }
@@ -118,9 +118,9 @@ public final class PlanDocument {
 
     private void write(ArrayNode gate, ConclusionState state) {
         ObjectNode node = gate.addObject();
-        node.put("conclusion", camel(state.conclusion()));
+        node.put("conclusion", CamelCase.of(state.conclusion().name()));
         node.put("code", state.conclusion().code().text());
-        node.put("state", camel(state.state()));
+        node.put("state", CamelCase.of(state.state()));
         node.put("since", state.since());
         state.waitsFor().ifPresent(key -> node.put("waitsFor", key));
         state.cause().ifPresent(cause -> node.put("cause", cause));
@@ -136,7 +136,7 @@ public final class PlanDocument {
         CabinAnswers.of(plan.situation()).first().ifPresent(first -> {
             ObjectNode place = advice.putObject("place");
             place.put("position", first.place().toString());
-            place.put("method", camel(first.method()));
+            place.put("method", CamelCase.of(first.method()));
             first.gap().ifPresent(gap -> place.set("gap", write(Argument.of(gap))));
             first.likelihood().ifPresent(likelihood -> place.put("likelihood", likelihood));
         });
@@ -150,7 +150,7 @@ public final class PlanDocument {
             return;
         }
         ObjectNode belt = advice.putObject("belt");
-        BeltRules.lock(situation).ifPresent(lock -> belt.put("lock", camel(lock)));
+        BeltRules.lock(situation).ifPresent(lock -> belt.put("lock", CamelCase.of(lock)));
         if (situation.usualMethod().isBaseless()
                 && situation.position().isPresent()
                 && situation.seat().isPresent()) {
@@ -158,26 +158,26 @@ public final class PlanDocument {
             Reach.of(situation.position().get().belt(), situation.seat().get().routing())
                     .forEach(reach -> {
                         ObjectNode each = reaches.addObject();
-                        each.put("way", camel(reach.way()));
+                        each.put("way", CamelCase.of(reach.way()));
                         each.set("need", write(Argument.of(reach.need())));
                         each.put("marginMm", reach.marginMm());
-                        each.put("answer", camel(reach.answer()));
+                        each.put("answer", CamelCase.of(reach.answer()));
                     });
         }
     }
 
     private void write(ObjectNode node, ReclineAdvice recline) {
-        node.put("basis", camel(recline.basis()));
+        node.put("basis", CamelCase.of(recline.basis()));
         recline.recommended().ifPresent(name -> node.put("recommended", name));
         recline.offered().ifPresent(name -> node.put("offered", name));
         recline.settingNow().ifPresent(name -> node.put("settingNow", name));
-        recline.press().ifPresent(point -> node.put("press", camel(point)));
+        recline.press().ifPresent(point -> node.put("press", CamelCase.of(point)));
         node.put("looks", recline.looks());
         node.put("lookAgain", recline.lookAgain());
         node.put("outOfReach", recline.outOfReach());
         if (recline.outOfReach()) {
             ArrayNode ways = node.putArray("waysOut");
-            recline.waysOut().forEach(way -> ways.add(camel(way.kind())));
+            recline.waysOut().forEach(way -> ways.add(CamelCase.of(way.kind())));
         }
         ArrayNode settings = node.putArray("settings");
         for (ReclineAdvice.Setting setting : recline.settings()) {
@@ -188,7 +188,7 @@ public final class PlanDocument {
             each.set("spread", write(Argument.of(setting.spread())));
             each.set("tight", write(Argument.of(setting.tight())));
             each.put("likelihood", setting.likelihood());
-            setting.shows().ifPresent(reading -> each.put("shows", camel(reading)));
+            setting.shows().ifPresent(reading -> each.put("shows", CamelCase.of(reading)));
         }
         recline.band().ifPresent(band -> {
             ObjectNode each = node.putObject("band");
@@ -229,14 +229,5 @@ public final class PlanDocument {
         }
         wording.ifPresent(words -> node.put("text", words.say(argument)));
         return node;
-    }
-
-    private static String camel(Enum<?> constant) {
-        String[] words = constant.name().toLowerCase(Locale.ROOT).split("_");
-        StringBuilder camel = new StringBuilder(words[0]);
-        for (int i = 1; i < words.length; i++) {
-            camel.append(Character.toUpperCase(words[i].charAt(0))).append(words[i].substring(1));
-        }
-        return camel.toString();
     }
 }

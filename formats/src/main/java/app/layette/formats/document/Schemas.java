@@ -20,7 +20,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Checks documents against the published schemas, which ship with the program. */
 public final class Schemas {
-    private static final String BASE = "https://layette.invalid/schemas/";
+    private static final String BASE = SchemaTexts.BASE;
     private static final int LONGEST_VALUE_SHOWN = 80;
     private static final int LARGEST_DOCUMENT = 1_000_000;
     private static final int MOST_PROBLEMS = 40;
@@ -45,8 +45,7 @@ public final class Schemas {
             .build();
 
     private static final SchemaRegistry REGISTRY = SchemaRegistry.withDefaultDialect(
-            SpecificationVersion.DRAFT_2020_12,
-            builder -> builder.schemaIdResolvers(ids -> ids.mapPrefix(BASE, "classpath:app/layette/formats/schemas/")));
+            SpecificationVersion.DRAFT_2020_12, builder -> builder.schemas(SchemaTexts::at));
     private static final Map<DocumentKind, Schema> SCHEMAS = new EnumMap<>(DocumentKind.class);
 
     private Schemas() {}

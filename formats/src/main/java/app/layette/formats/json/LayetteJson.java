@@ -3,6 +3,7 @@ package app.layette.formats.json;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.entry.PartialDate;
+import app.layette.core.entry.Question;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Source;
 import app.layette.core.measure.Angle;
@@ -15,6 +16,7 @@ import app.layette.core.seat.LengthLimit;
 import app.layette.core.seat.OutlinePoint;
 import app.layette.core.seat.ServiceLife;
 import app.layette.core.vehicle.PositionId;
+import app.layette.formats.text.CamelCase;
 import com.fasterxml.jackson.annotation.JsonAutoDetect;
 import com.fasterxml.jackson.annotation.JsonFormat;
 import com.fasterxml.jackson.annotation.JsonInclude;
@@ -102,6 +104,7 @@ public final class LayetteJson {
         text(module, Length.class, text -> Length.parse(text, LengthRange.SHEET), LayetteJson::typed);
         text(module, PartialDate.class, PartialDate::parse, PartialDate::toString);
         text(module, PositionId.class, PositionId::parse, PositionId::toString);
+        text(module, Question.class, LayetteJson::question, question -> CamelCase.of(question.name()));
         text(module, How.class, LayetteJson::how, LayetteJson::howText);
         text(
                 module,
@@ -135,27 +138,25 @@ public final class LayetteJson {
         return BigDecimal.valueOf(number).stripTrailingZeros().toPlainString();
     }
 
+    private static Question question(String text) {
+        return Question.values().stream()
+                .filter(each -> CamelCase.of(each.name()).equals(text))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("There is no question (" + text + ")"));
+    }
+
     private static How how(String text) {
         String[] parts = text.strip().split(" ", 2);
         How.Kind kind = Arrays.stream(How.Kind.values())
-                .filter(each -> camel(each).equals(parts[0]))
+                .filter(each -> CamelCase.of(each).equals(parts[0]))
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException(parts[0]));
         return new How(kind, parts.length > 1 ? parts[1] : "");
     }
 
     private static String howText(How how) {
-        String kind = camel(how.kind());
+        String kind = CamelCase.of(how.kind());
         return how.place().isEmpty() ? kind : kind + " " + how.place();
-    }
-
-    private static String camel(Enum<?> constant) {
-        String[] words = constant.name().toLowerCase(Locale.ROOT).split("_");
-        StringBuilder camel = new StringBuilder(words[0]);
-        for (int i = 1; i < words.length; i++) {
-            camel.append(words[i].substring(0, 1).toUpperCase(Locale.ROOT)).append(words[i].substring(1));
-        }
-        return camel.toString();
     }
 
     /** Prints a mass as typed, or in this system when nobody typed it. */

@@ -39,7 +39,6 @@ public final class FactWords {
             prefixes(Area.class, "drawing.asFound"),
             prefixes(Misuse.class, "misuse"),
             prefixes(Method.class, "method"),
-            prefixes(Question.class, "question"),
             prefixes(TeachItem.class, "teach"),
             prefixes(HandlePosition.class, "handle"),
             prefixes(SheetValue.class, "value", "asks"),
@@ -152,7 +151,8 @@ public final class FactWords {
             int days = (Integer) value;
             return name + " " + days / DAYS_PER_WEEK + "+" + days % DAYS_PER_WEEK;
         }
-        boolean speaksForItself = value instanceof Enum<?> && !(value instanceof Fact.Strap);
+        boolean speaksForItself =
+                value instanceof Question || value instanceof Enum<?> && !(value instanceof Fact.Strap);
         return speaksForItself ? say(value) : name + " " + say(value);
     }
 
@@ -177,6 +177,9 @@ public final class FactWords {
         }
         if (value instanceof Boolean yes) {
             return words.say(yes ? "record.yes" : "record.no");
+        }
+        if (value instanceof Question question) {
+            return words.say("question." + question.name());
         }
         if (value instanceof Enum<?> constant) {
             return constant(constant);

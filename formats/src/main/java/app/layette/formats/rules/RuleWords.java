@@ -4,6 +4,7 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.Misuse;
 import app.layette.core.finding.RuleCode;
 import app.layette.core.misuse.Misuses;
+import app.layette.core.rule.Rules;
 import app.layette.formats.wording.Wording;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -11,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What the handbook says of each rule and each misuse, in one language. The words stand with all others, under {@code
@@ -78,9 +80,19 @@ public final class RuleWords {
         return words.say("rule." + code.text() + "." + part);
     }
 
+    /** Every code, in the order of the work; those of rules that bring their own among them. */
+    public static List<RuleCode> codes() {
+        return Stream.concat(
+                        Arrays.stream(RuleCode.values()),
+                        Rules.all().stream().map(rule -> rule.card().code()))
+                .distinct()
+                .sorted()
+                .toList();
+    }
+
     /** The rules by their family, in the order of the work; the families named in words. */
     public Map<String, List<RuleCode>> families() {
-        return Arrays.stream(RuleCode.values())
+        return codes().stream()
                 .collect(Collectors.groupingBy(
                         code -> say("group." + code.text().replaceAll("-.*", "")),
                         LinkedHashMap::new,

@@ -7,6 +7,7 @@ import app.layette.core.unsaid.LeftUnsaid;
 import app.layette.core.unsaid.StandardChild;
 import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.VehicleSheet;
+import app.layette.formats.text.CamelCase;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -59,7 +60,7 @@ public final class CarGaps {
     static Optional<String> pointer(String key) {
         String[] parts = key.split("[:@]");
         return switch (parts[0]) {
-            case "PERMISSION" -> Optional.of("/permissions/" + SheetFields.camel(parts[1]));
+            case "PERMISSION" -> Optional.of("/permissions/" + CamelCase.of(parts[1]));
             case "QUANTITY" -> quantity(parts[1]);
             case "HANDLE" -> Optional.empty();
             default -> value(SheetValue.valueOf(parts[0])).map(field -> "/positions/" + parts[1] + "/" + field);

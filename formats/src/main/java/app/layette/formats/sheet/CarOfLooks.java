@@ -4,6 +4,7 @@ import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Source;
 import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.VehicleSheet;
+import app.layette.formats.text.CamelCase;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -71,6 +72,6 @@ public final class CarOfLooks {
     private static JsonNode json(Object value) {
         return value instanceof Boolean flag
                 ? JSON.booleanNode(flag)
-                : JSON.stringNode(SheetFields.camel(((Enum<?>) value).name()));
+                : JSON.stringNode(CamelCase.of(((Enum<?>) value).name()));
     }
 }

@@ -8,6 +8,7 @@ import app.layette.core.unsaid.LeftUnsaid;
 import app.layette.core.unsaid.StandardChild;
 import app.layette.core.vehicle.VehicleSheet;
 import app.layette.formats.document.SheetReader;
+import app.layette.formats.text.CamelCase;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -63,7 +64,7 @@ public final class SheetGaps {
     static String pointer(String key, SeatKind kind) {
         String[] parts = key.split(":");
         return switch (parts[0]) {
-            case "PERMISSION" -> "/permissions/" + SheetFields.camel(parts[1]);
+            case "PERMISSION" -> "/permissions/" + CamelCase.of(parts[1]);
             case "HANDLE" -> "/handle";
             case "QUANTITY" -> quantity(parts[1]);
             default -> value(SheetValue.valueOf(parts[0]), kind);
@@ -75,8 +76,8 @@ public final class SheetGaps {
             case "GAP" -> "/gap";
             case "ANCHOR_LIMIT" -> "/anchorLimit";
             case "BORROWED_SPACING" -> "/borrowedSpacingMost";
-            case "WEIGHT_MIN", "WEIGHT_MAX", "LENGTH_MAX" -> "/limits/" + SheetFields.camel(quantity);
-            default -> "/shell/" + SheetFields.camel(quantity);
+            case "WEIGHT_MIN", "WEIGHT_MAX", "LENGTH_MAX" -> "/limits/" + CamelCase.of(quantity);
+            default -> "/shell/" + CamelCase.of(quantity);
         };
     }
 

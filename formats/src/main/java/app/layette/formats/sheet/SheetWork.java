@@ -8,6 +8,7 @@ import app.layette.formats.document.RefusedDocumentException;
 import app.layette.formats.document.Schemas;
 import app.layette.formats.document.SheetReader;
 import app.layette.formats.json.LayetteJson;
+import app.layette.formats.text.CamelCase;
 import java.util.List;
 import java.util.Optional;
 import tools.jackson.databind.JsonNode;
@@ -32,7 +33,7 @@ public final class SheetWork extends WorkingSheet {
                 .put("id", id)
                 .put("version", 1)
                 .put("status", "draft")
-                .put("kind", SheetFields.camel(kind.name()));
+                .put("kind", CamelCase.of(kind.name()));
         sheet.putObject("identity")
                 .put("maker", maker)
                 .put("name", name)

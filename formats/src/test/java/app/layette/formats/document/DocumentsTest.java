@@ -117,7 +117,7 @@ class DocumentsTest {
     void theLoosenedOneAsksForThreeNewLooks() {
         assertThat(Examples.plan("loosened-after-the-check").gate().blocking())
                 .extracting(each -> each.conclusion())
-                .containsExactly(Conclusion.INCH_TEST, Conclusion.WINDOWS, Conclusion.LEVEL);
+                .containsExactly(Conclusion.named("INCH_TEST"), Conclusion.WINDOWS, Conclusion.LEVEL);
     }
 
     static Stream<Damage> damages() {

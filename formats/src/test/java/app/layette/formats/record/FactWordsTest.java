@@ -68,7 +68,7 @@ class FactWordsTest {
 
     @Test
     void answersAreSaidWithTheirQuestion() {
-        assertThat(Arrays.asList(app.layette.core.entry.Question.values()))
+        assertThat(app.layette.core.entry.Question.values())
                 .allSatisfy(question -> app.layette.core.entry.Answers.to(question)
                         .forEach(answer -> assertThat(
                                         new FactWords(words).says(new Fact.Answered("u1", question, answer)))

@@ -12,8 +12,9 @@ import app.layette.core.entry.Question;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingPlanner;
 import app.layette.core.gate.ConclusionState;
+import app.layette.core.rule.Rules;
 import app.layette.core.run.Step;
-import app.layette.core.run.StepKey;
+import app.layette.core.step.StepKey;
 import app.layette.formats.Examples;
 import app.layette.formats.document.CaseDocument;
 import java.time.ZoneOffset;
@@ -43,7 +44,7 @@ class NoAnswerIsADeadEndTest {
                 Fact.Answered last = said.get(said.size() - 1);
                 FittingPlan plan = after(example, new Fact.Answered(last.of(), question, answer, last.place()));
                 for (ConclusionState state : plan.gate().blocking()) {
-                    StepKey key = StepKey.serving(state.conclusion());
+                    StepKey key = Rules.stepOf(state.conclusion());
                     boolean open = plan.run().steps().stream()
                             .filter(step -> step.key() == key)
                             .map(Step::asks)

@@ -26,9 +26,7 @@ import app.layette.core.practice.PracticeProfile.SnugTest;
 import app.layette.core.recline.WayOut;
 import app.layette.core.rethread.Refusal;
 import app.layette.core.rule.Conclusion;
-import app.layette.core.run.Phase;
 import app.layette.core.run.Step;
-import app.layette.core.run.StepKey;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.InsertPiece;
@@ -36,6 +34,8 @@ import app.layette.core.seat.Recline;
 import app.layette.core.seat.SeatKind;
 import app.layette.core.secure.LockTable;
 import app.layette.core.stance.Stance;
+import app.layette.core.step.Phase;
+import app.layette.core.step.StepKey;
 import app.layette.formats.Examples;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -51,7 +51,7 @@ import org.junit.jupiter.api.Test;
 
 class WordingTest {
     private static final Pattern OWN_FINDING =
-            Pattern.compile("(?:Finding\\.of|again)\\(\\s*([A-Z]+_\\d+),([^;]*?)\\)\\s*[.;:)\\n]");
+            Pattern.compile("(?:Finding\\.of|again)\\(\\s*(?:RuleCode\\.)?([A-Z]+_\\d+),([^;]*?)\\)\\s*[.;:)\\n]");
     private static final Pattern REASON = Pattern.compile("\"([a-z][A-Za-z]+)\"");
 
     private final Wording words = new Wording(Locale.ENGLISH, UnitSystem.METRIC);
@@ -59,7 +59,7 @@ class WordingTest {
     @Test
     void everythingThatCanBeSaidHasItsWords() {
         List<String> keys = new ArrayList<>();
-        all(keys, "conclusion", Conclusion.values());
+        Conclusion.values().forEach(each -> keys.add("conclusion." + each));
         all(keys, "step", StepKey.values());
         all(keys, "phase", Phase.values());
         all(keys, "weight", Weight.values());
@@ -74,7 +74,7 @@ class WordingTest {
         all(keys, "part", Fact.Part.values());
         all(keys, "stage", Fact.Stage.values());
         all(keys, "snug", SnugTest.values());
-        all(keys, "question", Question.values());
+        Question.values().forEach(each -> keys.add("question." + each));
         for (StepKey step : StepKey.values()) {
             keys.add("step." + step + ".do");
         }

@@ -25,7 +25,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumMap;
-import java.util.EnumSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -203,10 +203,10 @@ public final class Staging {
         String[] parts = what.split("=");
         Question question = Question.valueOf(parts[0]);
         Truth so = truth.with(question, parts[1]);
-        return switch (question) {
+        return switch (question.name()) {
             // A belt or anchor that is not as it should be still holds a little: tugging finds it out.
-            case LOCK_OFF -> so.with(truth.hold().locked(false));
-            case ANCHORS_HOOKED ->
+            case "LOCK_OFF" -> so.with(truth.hold().locked(false));
+            case "ANCHORS_HOOKED" ->
                 parts[1].equals("ONE_LOOSE") ? so.with(truth.hold().fastened(false)) : so;
             default -> so;
         };
@@ -356,7 +356,7 @@ public final class Staging {
     public List<Misuse> draw(int most, Random random) {
         List<Misuse> all = new ArrayList<>(possible());
         Collections.shuffle(all, random);
-        Set<Conclusion> taken = EnumSet.noneOf(Conclusion.class);
+        Set<Conclusion> taken = new LinkedHashSet<>();
         List<Misuse> drawn = new ArrayList<>();
         for (Misuse misuse : all) {
             if (drawn.size() < most && taken.add(Misuses.of(misuse).putRightBy())) {

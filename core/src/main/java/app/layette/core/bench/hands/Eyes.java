@@ -129,7 +129,7 @@ final class Eyes {
 
     /** Everything that this hand finds out, in the order of the table. */
     private void answered(Hand hand) {
-        for (Question question : Senses.questions()) {
+        for (Question question : Senses.all()) {
             if (Senses.of(question).sense() == hand && scene.has(question)) {
                 answer(question, truth.answer(question));
             }
@@ -149,7 +149,7 @@ final class Eyes {
     }
 
     private void look(Area area) {
-        for (Question question : Senses.questions()) {
+        for (Question question : Senses.all()) {
             Senses.Row row = Senses.of(question);
             if (row.area() == area && row.sense() == Hand.LOOK && scene.has(question)) {
                 answer(question, truth.answer(question));

@@ -268,21 +268,21 @@ public final class Hands {
             Senses.of(question).touches().ifPresent(this::acted);
             boolean right = answer.equals(scene.inOrder(question));
             Hold hold = truth.hold();
-            return switch (question) {
-                case ANCHORS_HOOKED ->
+            return switch (question.name()) {
+                case "ANCHORS_HOOKED" ->
                     truth.with(question, answer)
                             .with(hold.loosened().fastened(right).locked(right));
-                case BELT_ROUTE ->
+                case "BELT_ROUTE" ->
                     open(truth.with(question, answer)
                             .with(hold.loosened().fastened(right && isInOrder(Question.BUCKLE))));
-                case BUCKLE ->
+                case "BUCKLE" ->
                     open(truth.with(question, answer)
                             .with(hold.loosened().fastened(right && isInOrder(Question.BELT_ROUTE))));
-                case LOCK_OFF, PANEL -> truth.with(question, answer).with(hold.locked(right && hold.fastened()));
-                case CLOTHING, SUPPORT, LIES_FLAT ->
+                case "LOCK_OFF", "PANEL" -> truth.with(question, answer).with(hold.locked(right && hold.fastened()));
+                case "CLOTHING", "SUPPORT", "LIES_FLAT" ->
                     truth.with(question, answer)
                             .with(truth.straps().latched(false).letOut());
-                case CLIP ->
+                case "CLIP" ->
                     truth.with(
                             switch (answer) {
                                 case "ARMPIT" -> truth.straps().clip(0, true);
@@ -290,13 +290,13 @@ public final class Hands {
                                 case "HIGHER" -> truth.straps().clip(CLIP_OFF_MM, true);
                                 default -> truth.straps().clip(truth.straps().clipMm(), false);
                             });
-                case GROUND -> {
+                case "GROUND" -> {
                     if (!right) {
                         throw new IllegalArgumentException("Nobody drives to a slope (" + what + ")");
                     }
                     yield truth.withGround(Angle.ZERO);
                 }
-                case MOVEMENT, SNUG, GAP, LOCK_PROOF ->
+                case "MOVEMENT", "SNUG", "GAP", "LOCK_PROOF" ->
                     throw new IllegalArgumentException(
                             "That (" + question + ") comes of what is done, not by saying so");
                 default -> truth.with(question, answer);

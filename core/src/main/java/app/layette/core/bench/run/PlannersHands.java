@@ -8,16 +8,15 @@ import app.layette.core.bench.scene.Scene;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Area;
 import app.layette.core.entry.Fact;
-import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.TeachItem;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.recline.ReclineAdvice;
 import app.layette.core.recline.ReclineAdvice.PressPoint;
-import app.layette.core.run.Ask;
 import app.layette.core.run.Step;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator.Reading;
+import app.layette.core.step.Ask;
 import java.util.List;
 import java.util.Optional;
 
@@ -165,7 +164,7 @@ public final class PlannersHands {
         for (int times = 0; times < MOST_TIMES && !isClear(); times++) {
             force = Math.min(HARDEST, force + HARDER_BY);
             pull = Math.min(HARDEST_PULL, pull + PULL_HARDER_BY);
-            if (scene.method() == Method.BASE_RIGID_LEG) {
+            if (scene.method().isByRigidArms()) {
                 does(Hand.WALK_ARMS_IN);
             }
             press();
@@ -210,7 +209,7 @@ public final class PlannersHands {
             // No setting is left, or there is none: where one presses is what remains.
             point = steer;
         }
-        if (scene.method() == Method.BASE_RIGID_LEG) {
+        if (scene.method().isByRigidArms()) {
             does(Hand.WALK_ARMS_IN);
         }
         press();
@@ -244,17 +243,17 @@ public final class PlannersHands {
     }
 
     private void question(Question question) {
-        switch (question) {
-            case SNUG -> snug();
-            case CAUTIONS -> does(Hand.CAUTION);
-            case LOCK_PROOF -> {
+        switch (question.name()) {
+            case "SNUG" -> snug();
+            case "CAUTIONS" -> does(Hand.CAUTION);
+            case "LOCK_PROOF" -> {
                 does(Hand.PULL_BELT);
                 if (isOff(question)) {
                     lock();
                     does(Hand.PULL_BELT);
                 }
             }
-            case CLICK -> {
+            case "CLICK" -> {
                 does(Hand.LIFT);
                 if (isOff(question)) {
                     does(Hand.CARRIER_ON, "WITH_A_CLICK");

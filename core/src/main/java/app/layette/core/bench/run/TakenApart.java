@@ -14,7 +14,7 @@ import app.layette.core.gate.ConclusionState;
 import app.layette.core.gate.ConclusionState.State;
 import app.layette.core.misuse.Misuses;
 import app.layette.core.rule.Conclusion;
-import app.layette.core.run.Phase;
+import app.layette.core.step.Phase;
 import app.layette.core.trial.TrialAndError;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -144,7 +144,7 @@ public record TakenApart(
     private static List<Point> fitted(DryRun run) {
         List<Point> points = left(run);
         Map<Conclusion, Integer> spoiledAt = new LinkedHashMap<>();
-        Map<Conclusion, State> last = new EnumMap<>(Conclusion.class);
+        Map<Conclusion, State> last = new LinkedHashMap<>();
         for (int moment = 1; moment <= run.moments().size(); moment++) {
             if (run.moments().get(moment - 1).outcome().facts().isEmpty()) {
                 continue;

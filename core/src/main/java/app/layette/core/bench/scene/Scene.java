@@ -6,12 +6,14 @@ import app.layette.core.bench.state.Straps;
 import app.layette.core.bench.state.Threading;
 import app.layette.core.bench.state.Truth;
 import app.layette.core.bench.state.Truth.Doll;
+import app.layette.core.entry.Asked;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Sheets;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
 import app.layette.core.recline.cushion.Tightening;
+import app.layette.core.rule.Rules;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.SeatKind;
 import app.layette.core.seat.SeatSheet;
@@ -22,9 +24,8 @@ import app.layette.core.vehicle.SeatingPosition.Firmness;
 import app.layette.core.vehicle.Side;
 import app.layette.core.vehicle.VehicleSheet;
 import java.time.LocalDate;
-import java.util.EnumMap;
-import java.util.EnumSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -122,7 +123,7 @@ public record Scene(
             Doll doll,
             Random random) {
         Tightening tightening = trial.tightening();
-        Map<Question, String> eye = new EnumMap<>(Question.class);
+        Map<Question, String> eye = new LinkedHashMap<>();
         for (Question question : inPlay(method, madeUp, sheet)) {
             eye.put(question, begins(question, method, random));
         }
@@ -150,7 +151,7 @@ public record Scene(
 
     /** The questions that an eye answers here. */
     private static Set<Question> inPlay(Method method, MadeUpSeat seat, SeatSheet sheet) {
-        Set<Question> all = EnumSet.of(
+        Set<Question> all = new LinkedHashSet<>(List.of(
                 Question.CONDITION,
                 Question.HISTORY,
                 Question.CRASH,
@@ -161,13 +162,13 @@ public record Scene(
                 Question.APPROVAL,
                 Question.SITS_WHOLE,
                 Question.SUPPORT,
-                Question.CLOTHING);
+                Question.CLOTHING));
         add(all, method.kind() != SeatKind.CONVERTIBLE, Question.LIFTING);
-        add(all, method != Method.CAR_BED, Question.WEBBING, Question.SNUG_SHORTEST);
+        add(all, method.isThroughSlots(), Question.WEBBING, Question.SNUG_SHORTEST);
         add(all, seat.setUp, Question.BASE_SET_UP);
         add(all, method.staysInTheCar(), Question.SYSTEMS);
         add(all, !method.isByBelt(), Question.ANCHORS_HOOKED);
-        add(all, !method.isByBelt() && method != Method.BASE_RIGID_LEG, Question.STRAP);
+        add(all, method.isByAnchorStrap(), Question.STRAP);
         add(all, method.isByBelt(), Question.BELT_ROUTE, Question.BUCKLE);
         add(
                 all,
@@ -182,6 +183,12 @@ public record Scene(
         add(all, seat.turns, Question.TURNED_BACK);
         add(all, method.isOnBase(), Question.CLICK);
         add(all, !method.isReclined(), Question.LIES_FLAT);
+        Rules.all().stream()
+                .filter(rule -> rule.card().isRequiredBy(method))
+                .flatMap(rule -> rule.asked().stream())
+                .map(Asked::question)
+                .filter(Senses.unplayed()::contains)
+                .forEach(all::add);
         return all;
     }
 
@@ -192,25 +199,25 @@ public record Scene(
     }
 
     private static String begins(Question question, Method method, Random random) {
-        return switch (question) {
-            case ANCHORS_HOOKED,
-                    STRAP,
-                    BELT_ROUTE,
-                    BUCKLE,
-                    LEG,
-                    WINDOWS,
-                    BAR,
-                    SIDE_ELEMENT,
-                    CLICK,
-                    LIES_FLAT,
-                    TURNED_BACK,
-                    SITS_WHOLE -> NOT_YET;
-            case LOCK_OFF -> "OPEN";
-            case PANEL -> "NOT_CLOSED";
-            case END_STRAPS -> "LOOSE";
-            case CLOTHING -> random.nextInt(4) == 0 ? "COAT_UNDER_STRAPS" : "THIN";
-            case SUPPORT -> random.nextInt(6) == 0 ? "BEHIND_OR_UNDER" : "NONE";
-            case BASE_SET_UP -> random.nextBoolean() ? "OTHERWISE" : "AS_SHEET";
+        return switch (question.name()) {
+            case "ANCHORS_HOOKED",
+                    "STRAP",
+                    "BELT_ROUTE",
+                    "BUCKLE",
+                    "LEG",
+                    "WINDOWS",
+                    "BAR",
+                    "SIDE_ELEMENT",
+                    "CLICK",
+                    "LIES_FLAT",
+                    "TURNED_BACK",
+                    "SITS_WHOLE" -> NOT_YET;
+            case "LOCK_OFF" -> "OPEN";
+            case "PANEL" -> "NOT_CLOSED";
+            case "END_STRAPS" -> "LOOSE";
+            case "CLOTHING" -> random.nextInt(4) == 0 ? "COAT_UNDER_STRAPS" : "THIN";
+            case "SUPPORT" -> random.nextInt(6) == 0 ? "BEHIND_OR_UNDER" : "NONE";
+            case "BASE_SET_UP" -> random.nextBoolean() ? "OTHERWISE" : "AS_SHEET";
             default -> inOrder(question, method);
         };
     }
@@ -226,10 +233,10 @@ public record Scene(
 
     /** Whether there is anything of the kind here. */
     public boolean has(Question question) {
-        return switch (question) {
-            case MOVEMENT, SNUG, CLIP -> true;
-            case GAP, GROUND -> method.isReclined();
-            case LOCK_PROOF -> method.isByBelt();
+        return switch (question.name()) {
+            case "MOVEMENT", "SNUG", "CLIP" -> true;
+            case "GAP", "GROUND" -> method.isReclined();
+            case "LOCK_PROOF" -> method.isByBelt();
             default -> truth.eye().containsKey(question);
         };
     }

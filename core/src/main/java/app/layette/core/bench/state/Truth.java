@@ -4,7 +4,6 @@ import app.layette.core.entry.Misuse;
 import app.layette.core.entry.Question;
 import app.layette.core.measure.Angle;
 import app.layette.core.seat.HandlePosition;
-import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -70,16 +69,16 @@ public record Truth(
 
     /** What a right look or test would answer; {@code ""} where there is nothing of the kind here. */
     public String answer(Question question) {
-        return switch (question) {
-            case MOVEMENT -> hold.movementMm() < AN_INCH_MM ? "UNDER_AN_INCH" : "AN_INCH_OR_MORE";
-            case SNUG -> straps.isLoose() ? "LOOSE" : straps.isTooTight() ? "TOO_TIGHT" : "SNUG";
-            case CLIP ->
+        return switch (question.name()) {
+            case "MOVEMENT" -> hold.movementMm() < AN_INCH_MM ? "UNDER_AN_INCH" : "AN_INCH_OR_MORE";
+            case "SNUG" -> straps.isLoose() ? "LOOSE" : straps.isTooTight() ? "TOO_TIGHT" : "SNUG";
+            case "CLIP" ->
                 !straps.clipClosed()
                         ? "OPEN"
                         : straps.isClipAtArmpits() ? "ARMPIT" : straps.clipMm() < 0 ? "LOWER" : "HIGHER";
-            case GAP -> gapMm >= FLAT_HAND_MM ? "FLAT_HAND" : gapMm > 0 ? "LESS" : "TOUCHES";
-            case LOCK_PROOF -> hold.locked() && hold.fastened() ? "HELD" : "SLIPPED";
-            case GROUND -> {
+            case "GAP" -> gapMm >= FLAT_HAND_MM ? "FLAT_HAND" : gapMm > 0 ? "LESS" : "TOUCHES";
+            case "LOCK_PROOF" -> hold.locked() && hold.fastened() ? "HELD" : "SLIPPED";
+            case "GROUND" -> {
                 double slope = Math.abs(ground.degrees());
                 yield slope <= LEVEL_WITHIN_DEGREES ? "LEVEL" : slope <= STEEP_DEGREES ? "SLIGHT_SLOPE" : "STEEP";
             }
@@ -147,7 +146,7 @@ public record Truth(
     }
 
     public Truth with(Question question, String answer) {
-        Map<Question, String> answers = new EnumMap<>(Question.class);
+        Map<Question, String> answers = new LinkedHashMap<>();
         answers.putAll(eye);
         answers.put(question, answer);
         return changed(change -> change.eye = answers);

@@ -1,6 +1,5 @@
 package app.layette.core.drawing.cabin;
 
-import app.layette.core.entry.Method;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.measure.Length;
 import app.layette.core.placing.PlaceAnswer;
@@ -251,7 +250,7 @@ public final class CabinPlan {
         Place place = places.get(answer.place());
         Optional<Length> width = seat.shell().width();
         double half = width.map(Length::millimetres).orElse(USUAL_RESTRAINT_WIDTH) / 2;
-        if (answer.method() == Method.CAR_BED || answer.method() == Method.LAY_FLAT) {
+        if (answer.method().isFlat()) {
             return lying(answer, seat, place, half);
         }
         Optional<Standing> standing = answer.standing();
@@ -268,7 +267,7 @@ public final class CabinPlan {
     /** What lies across the car: as deep as it is wide, and as long as its outline. */
     private Restraint lying(PlaceAnswer answer, SeatSheet seat, Place place, double half) {
         Place second = Optional.of(answer)
-                .filter(each -> each.method() == Method.LAY_FLAT)
+                .filter(each -> each.method().takesTwoPlaces())
                 .flatMap(each -> place(place.id().besides()))
                 .orElse(place);
         double from = Math.min(place.across().from(), second.across().from());

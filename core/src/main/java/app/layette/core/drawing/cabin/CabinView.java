@@ -9,7 +9,6 @@ import app.layette.core.drawing.Shape.Rank;
 import app.layette.core.drawing.Sketch;
 import app.layette.core.drawing.cabin.CabinPlan.Place;
 import app.layette.core.drawing.cabin.CabinPlan.Restraint;
-import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
@@ -149,7 +148,7 @@ public final class CabinView {
                 "answer",
                 new Argument.OfKey("permission." + answer.answer()));
         // What takes two places is drawn once, and tapped at the place whose belt it would take.
-        boolean two = answer.method() == Method.LAY_FLAT;
+        boolean two = answer.method().takesTwoPlaces();
         if (two && lying.add(there.across())) {
             figure.shell(isKnown(there) ? Ink.COMPUTED : Ink.UNKNOWN, there);
         }

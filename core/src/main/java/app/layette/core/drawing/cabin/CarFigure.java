@@ -7,7 +7,6 @@ import app.layette.core.drawing.Shape.Rank;
 import app.layette.core.drawing.Sketch;
 import app.layette.core.drawing.cabin.CabinPlan.Place;
 import app.layette.core.drawing.cabin.CabinPlan.Restraint;
-import app.layette.core.entry.Method;
 import app.layette.core.measure.Length;
 import app.layette.core.placing.PlaceAnswer;
 import app.layette.core.seat.LegUse;
@@ -268,7 +267,7 @@ final class CarFigure {
     }
 
     void child(PlaceAnswer answer, Restraint there) {
-        boolean lies = answer.method() == Method.CAR_BED || answer.method() == Method.LAY_FLAT;
+        boolean lies = answer.method().isFlat();
         double x = there.along().middle();
         double y = there.across().middle();
         // Lying across, the child's length runs across the car.

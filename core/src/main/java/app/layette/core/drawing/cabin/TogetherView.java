@@ -8,7 +8,6 @@ import app.layette.core.drawing.Shape.Rank;
 import app.layette.core.drawing.Sketch;
 import app.layette.core.drawing.cabin.CabinPlan.Place;
 import app.layette.core.drawing.cabin.CabinPlan.Restraint;
-import app.layette.core.entry.Method;
 import app.layette.core.finding.Argument;
 import app.layette.core.placing.Clash;
 import app.layette.core.placing.PlaceAnswer;
@@ -104,7 +103,7 @@ public final class TogetherView {
         if (each.answer().isPresent() && each.seat().isPresent()) {
             PlaceAnswer answer = each.answer().get();
             Restraint there = plan.restraint(answer, each.seat().get());
-            boolean lies = answer.method() == Method.CAR_BED || answer.method() == Method.LAY_FLAT;
+            boolean lies = answer.method().isFlat();
             figure.shell(Ink.SHELL, there);
             figure.child(answer, there);
             at = figure.at(there.along().from() + 40, there.across().middle() - (lies ? 0 : 150));

@@ -6,7 +6,7 @@ import app.layette.core.drawing.Shape.Anchor;
 import app.layette.core.drawing.Shape.Rank;
 import app.layette.core.drawing.Sketch;
 import app.layette.core.finding.Argument;
-import app.layette.core.run.Ask;
+import app.layette.core.step.Ask;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

@@ -4,16 +4,16 @@ import app.layette.core.drawing.ChildFigure;
 import app.layette.core.drawing.Drawing;
 import app.layette.core.drawing.Shape.Part;
 import app.layette.core.drawing.Sketch;
-import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.finding.Argument;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
 import app.layette.core.recline.IndicatorZones;
 import app.layette.core.recline.ReclineAdvice;
-import app.layette.core.run.Ask;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.Recline.DeviceKind;
+import app.layette.core.seat.SeatKind;
+import app.layette.core.step.Ask;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -63,7 +63,7 @@ public final class SideView {
                 if (situation.expected().isEmpty()) {
                     new RiderFigure(sketch, ChildFigure.of(situation), seat).draw();
                 }
-                if (setup.method() != Method.CONVERTIBLE_BELT && setup.method() != Method.CONVERTIBLE_ANCHORS) {
+                if (setup.method().kind() != SeatKind.CONVERTIBLE) {
                     seat.drawHandle();
                 }
             });

@@ -1,6 +1,5 @@
-package app.layette.core.look;
+package app.layette.core.step;
 
-import app.layette.core.run.StepKey;
 import java.util.EnumSet;
 import java.util.Set;
 
@@ -42,7 +41,8 @@ public enum LookKey {
             StepKey.INCH,
             StepKey.LEVEL_CHILD);
 
-    static boolean touchesNothing(StepKey step) {
+    /** Whether nothing is touched in a step. */
+    public static boolean touchesNothing(StepKey step) {
         return TOUCH_NOTHING.contains(step);
     }
 }

@@ -1,4 +1,4 @@
-package app.layette.core.run;
+package app.layette.core.step;
 
 /** Parts of the work, in which steps stand together. */
 public enum Phase {

@@ -1,4 +1,4 @@
-package app.layette.core.run;
+package app.layette.core.step;
 
 /**
  * One thing to enter in a step.

@@ -1,0 +1,59 @@
+package app.layette.core.cabin;
+
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Situation;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.Permission;
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.Speaker;
+import app.layette.core.finding.Argument;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.rule.Verdict;
+import app.layette.core.seat.SeatKind;
+import app.layette.core.step.StepKey;
+import app.layette.core.vehicle.PositionId;
+import com.google.auto.service.AutoService;
+import java.util.List;
+
+/** CAB-11: a car bed lies on a place that its sheet names. */
+@AutoService(Asking.class)
+public final class BedPlaceNamed implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("BED_PLACE"), RuleCode.CAB_11)
+            .requiredOf(method -> method.kind() == SeatKind.CAR_BED)
+            .saidBeforehand()
+            .decidedBy(PermissionKey.CAR_BED_POSITION)
+            .at(StepKey.PLACE, 800);
+
+    @Override
+    public RuleCard card() {
+        return CARD;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        if (situation.seat().isEmpty() || situation.placed().isEmpty()) {
+            return Verdict.open("PLACE");
+        }
+        Evidence<List<PositionId>> named = situation.seat().get().carBed().positions();
+        PositionId place = situation.placed().get().value().position();
+        Permission ofPlace = named.value()
+                .map(list -> list.contains(place) ? Permission.ALLOWED : Permission.NOT_ALLOWED)
+                .orElse(Permission.NOT_KNOWN);
+        Finding.Builder finding = switch (situation.permission(PermissionKey.CAR_BED_POSITION, Speaker.SEAT, ofPlace)) {
+            case ALLOWED -> Finding.of(RuleCode.CAB_11, Weight.HOLDS, "bedPlaceNamed");
+            case NOT_ALLOWED ->
+                Finding.of(RuleCode.CAB_11, Weight.STOP, "bedPlaceNotNamed").changedBy("OTHER_PLACE");
+            case NOT_KNOWN ->
+                Finding.of(RuleCode.CAB_11, Weight.NOT_KNOWN, "bedPlacesNotKnown")
+                        .changedBy("SEAT_MANUAL")
+                        .toldBy(PermissionKey.CAR_BED_POSITION);
+        };
+        return Verdict.judged(
+                finding.with("place", new Argument.OfKey("place." + place)).from(named));
+    }
+}

@@ -1,0 +1,57 @@
+package app.layette.core.cabin;
+
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.RuleByEye;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.rule.Verdict;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+
+/** CAB-5: what holds it is the chosen method alone, or both where the seat manual says so. */
+@AutoService(Asking.class)
+public final class OneSystem extends RuleByEye {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("ONE_SYSTEM"), RuleCode.CAB_5)
+            .requiredOf(Method::staysInTheCar)
+            .countsBeforeBirth()
+            .reopenedBy(Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .asks(Asked.about(Question.SYSTEMS)
+                    .leftToRule("ANCHORS_ALONE", "BELT_ALONE", "ANCHORS_AND_BELT", "WITH_TOP_TETHER")
+                    .shownIn(LookKey.FIXED, 300, Asked.Shown.AS_SHEET))
+            .decidedBy(PermissionKey.BOTH_SYSTEMS, PermissionKey.TOP_TETHER_REAR_FACING)
+            .at(StepKey.TIGHTEN, 800);
+
+    public OneSystem() {
+        super(CARD);
+    }
+
+    @Override
+    protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
+        if (answer.value().equals("WITH_TOP_TETHER")) {
+            return Verdict.judged(
+                    PlaceRules.permitted(situation, RuleCode.CAB_5, PermissionKey.TOP_TETHER_REAR_FACING, "topTether"));
+        }
+        if (answer.value().equals("ANCHORS_AND_BELT")) {
+            return Verdict.judged(
+                    PlaceRules.permitted(situation, RuleCode.CAB_5, PermissionKey.BOTH_SYSTEMS, "bothSystems"));
+        }
+        boolean byBelt = answer.value().equals("BELT_ALONE");
+        boolean asChosen =
+                situation.method().map(method -> method.isByBelt() == byBelt).orElse(false);
+        String alone = byBelt ? "beltAlone" : "anchorsAlone";
+        return Verdict.judged(
+                Finding.of(RuleCode.CAB_5, asChosen ? Weight.HOLDS : Weight.FIX, asChosen ? alone : "otherMethod")
+                        .changedBy("SYSTEMS"));
+    }
+}

@@ -1,0 +1,40 @@
+package app.layette.core.cabin;
+
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.RuleByEye;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.rule.Verdict;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+
+/** CAB-3: the base or shell sits on the vehicle seat whole; overhanging only where the manual allows it. */
+@AutoService(Asking.class)
+public final class SitsWhole extends RuleByEye {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("SITS_WHOLE"), RuleCode.CAB_3)
+            .countsBeforeBirth()
+            .reopenedBy(Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .asks(Asked.about(Question.SITS_WHOLE)
+                    .holds("WHOLE")
+                    .leftToRule("OVERHANGS")
+                    .shownIn(LookKey.FIXED, 290, "WHOLE"))
+            .decidedBy(PermissionKey.OVERHANG)
+            .at(StepKey.TIGHTEN, 700);
+
+    public SitsWhole() {
+        super(CARD);
+    }
+
+    @Override
+    protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
+        return Verdict.judged(PlaceRules.permitted(situation, RuleCode.CAB_3, PermissionKey.OVERHANG, "overhang"));
+    }
+}

@@ -1,0 +1,65 @@
+package app.layette.core.condition;
+
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.SheetValue;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.RuleByEye;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.rule.Verdict;
+import app.layette.core.seat.SeatSheet;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+import java.util.List;
+import java.util.Optional;
+
+/** CND-7: the approval on the label is one that counts where the family drives. */
+@AutoService(Asking.class)
+public final class ApprovedHere extends RuleByEye {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("APPROVAL"), RuleCode.CND_7)
+            .countsBeforeBirth()
+            .clearedEarlier()
+            .reopenedBy(Change.OTHER_SEAT, Change.LABEL_CORRECTED)
+            .asks(Asked.about(Question.APPROVAL)
+                    .leftToRule("ON_LABEL")
+                    .stop("NOT_ON_LABEL")
+                    .notKnown("UNREADABLE")
+                    .read()
+                    .carried()
+                    .shownIn(LookKey.TABLE, 20, "ON_LABEL"))
+            .decidedBy(SheetValue.APPROVED_HERE)
+            .at(StepKey.LABEL, 400);
+
+    public ApprovedHere() {
+        super(CARD);
+    }
+
+    @Override
+    protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
+        Evidence<List<String>> approvals =
+                situation.seat().map(SeatSheet::approvals).orElse(Evidence.notLooked());
+        Optional<String> law = situation.practice().lawCountry();
+        if (law.isEmpty()) {
+            return Verdict.judged(
+                    Finding.of(RuleCode.CND_7, Weight.NOT_KNOWN, "lawNotKnown").changedBy("LAW"));
+        }
+        String country = law.get();
+        Finding.Builder finding = approvals
+                .value()
+                .map(list -> list.contains(country)
+                        ? Finding.of(RuleCode.CND_7, Weight.HOLDS, "counts")
+                        : Finding.of(RuleCode.CND_7, Weight.STOP, "otherCountry"))
+                .orElseGet(() -> Finding.of(RuleCode.CND_7, Weight.NOT_KNOWN, "notOnSheet")
+                        .lacks(SheetValue.APPROVED_HERE));
+        return Verdict.judged(finding.with("country", country).from(approvals).changedBy("APPROVAL"));
+    }
+}

@@ -1,0 +1,56 @@
+package app.layette.core.condition;
+
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.SheetValue;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.RuleByEye;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.rule.Verdict;
+import app.layette.core.seat.SeatSheet;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+import java.util.List;
+import java.util.Optional;
+
+/** CND-5: "all here" means something only against a list of parts that is known to be complete. */
+@AutoService(Asking.class)
+public final class PartsComplete extends RuleByEye {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("PARTS"), RuleCode.CND_5)
+            .countsBeforeBirth()
+            .clearedEarlier()
+            .reopenedBy(Change.OTHER_SEAT)
+            .asks(Asked.about(Question.PARTS)
+                    .leftToRule("COMPLETE")
+                    .stop("MISSING_OR_DAMAGED")
+                    .fix("ADDED_THINGS")
+                    .carried()
+                    .shownIn(LookKey.TABLE, 40, "COMPLETE"))
+            .decidedBy(SheetValue.PARTS)
+            .at(StepKey.PARTS_STEP, 100);
+
+    public PartsComplete() {
+        super(CARD);
+    }
+
+    @Override
+    protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
+        Evidence<List<String>> parts = situation.seat().map(SeatSheet::parts).orElse(Evidence.notLooked());
+        Optional<List<String>> list = parts.value();
+        return Verdict.judged(list.map(each ->
+                        Finding.of(RuleCode.CND_5, Weight.HOLDS, "complete").with("count", each.size()))
+                .orElseGet(() ->
+                        Finding.of(RuleCode.CND_5, Weight.NOT_KNOWN, "noList").lacks(SheetValue.PARTS))
+                .from(parts)
+                .changedBy("SEAT_MANUAL"));
+    }
+}

@@ -1,0 +1,185 @@
+package app.layette.core.entry;
+
+import app.layette.core.finding.RuleCode;
+import app.layette.core.finding.Weight;
+import app.layette.core.step.LookKey;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * All about a question that is answered by eye.
+ *
+ * @param question which
+ * @param rule the rule that it belongs to
+ * @param known how the answer may be known so that it passes
+ * @param carried whether an earlier fitting of the same seat answers it, once nothing has changed since
+ * @param byItself whether it is told by itself and never with a look: the result of a test, and what must not be passed over
+ * @param answers what each answer weighs by itself, in the order in which they are offered; empty where a rule has to look
+ *     further
+ * @param looks the looks that show it
+ */
+public record Asked(
+        Question question,
+        RuleCode rule,
+        Known known,
+        boolean carried,
+        boolean byItself,
+        Map<String, Optional<Weight>> answers,
+        List<Shown> looks) {
+
+    public Asked {
+        answers = Collections.unmodifiableMap(new LinkedHashMap<>(answers));
+        looks = List.copyOf(looks);
+        if (answers.isEmpty()) {
+            throw new IllegalStateException("The question " + question + " has no answer");
+        }
+        for (Shown shown : looks) {
+            if (byItself) {
+                throw new IllegalStateException(
+                        "The look " + shown.look() + " shows " + question + ", which is asked by itself");
+            }
+            if (!shown.drawn().equals(Shown.AS_SHEET) && !answers.containsKey(shown.drawn())) {
+                throw new IllegalStateException("The look " + shown.look() + " draws " + question + " as ("
+                        + shown.drawn() + "); allowed " + answers.keySet());
+            }
+        }
+    }
+
+    /** How an answer may be known so that it passes. */
+    public enum Known {
+        /** Seen, felt or tested here. */
+        SEEN,
+        /** The same, or read on a label or a page. */
+        READ,
+        /** What a family or a ward says is enough. */
+        TOLD
+    }
+
+    /**
+     * How a look shows it when it is in order.
+     *
+     * @param look which
+     * @param place its place among the marks of the look, by which they are kept
+     * @param drawn the answer that is drawn, or {@code *} where the sheets decide it
+     * @param how how what was drawn is known
+     */
+    public record Shown(LookKey look, int place, String drawn, How how) {
+        /** Drawn as the sheets ask it here. */
+        public static final String AS_SHEET = "*";
+    }
+
+    /** Starts a question, seen here and asked each time. */
+    public static Builder about(Question question) {
+        return new Builder(question);
+    }
+
+    /** Collects the parts of a question. */
+    public static final class Builder {
+        private final Question question;
+        private final Map<String, Optional<Weight>> answers = new LinkedHashMap<>();
+        private final List<Shown> looks = new ArrayList<>();
+        private RuleCode rule;
+        private Known known = Known.SEEN;
+        private boolean carried;
+        private boolean byItself;
+
+        private Builder(Question question) {
+            this.question = question;
+        }
+
+        /** Names the rule where it is another than the one that asks. */
+        public Builder of(RuleCode other) {
+            rule = other;
+            return this;
+        }
+
+        /** Answers with which it holds. */
+        public Builder holds(String... those) {
+            return weigh(Optional.of(Weight.HOLDS), those);
+        }
+
+        /** Answers that pass with advice. */
+        public Builder advises(String... those) {
+            return weigh(Optional.of(Weight.ADVISE), those);
+        }
+
+        /** Answers that ask to put something right. */
+        public Builder fix(String... those) {
+            return weigh(Optional.of(Weight.FIX), those);
+        }
+
+        /** Answers that end it. */
+        public Builder stop(String... those) {
+            return weigh(Optional.of(Weight.STOP), those);
+        }
+
+        /** Answers after which it is not known. */
+        public Builder notKnown(String... those) {
+            return weigh(Optional.of(Weight.NOT_KNOWN), those);
+        }
+
+        /** Answers that weigh nothing alone: the rule looks further, at a permission or a limit. */
+        public Builder leftToRule(String... those) {
+            return weigh(Optional.empty(), those);
+        }
+
+        private Builder weigh(Optional<Weight> weight, String... those) {
+            for (String answer : those) {
+                if (answers.put(answer, weight) != null) {
+                    throw new IllegalStateException(
+                            "The question " + question + " names the answer " + answer + " twice");
+                }
+            }
+            return this;
+        }
+
+        /** Known also where it is read on a label or a page. */
+        public Builder read() {
+            known = Known.READ;
+            return this;
+        }
+
+        /** Known also where somebody tells it. */
+        public Builder told() {
+            known = Known.TOLD;
+            return this;
+        }
+
+        /** Carried from an earlier fitting of the same seat. */
+        public Builder carried() {
+            carried = true;
+            return this;
+        }
+
+        /** Never told with a look. */
+        public Builder byItself() {
+            byItself = true;
+            return this;
+        }
+
+        /** Seen in a look, at this place among its marks, drawn with this answer. */
+        public Builder shownIn(LookKey look, int place, String drawn) {
+            looks.add(new Shown(look, place, drawn, How.MEASURED));
+            return this;
+        }
+
+        /** Told in a look. */
+        public Builder toldIn(LookKey look, int place, String drawn) {
+            looks.add(new Shown(look, place, drawn, How.TOLD));
+            return this;
+        }
+
+        /**
+         * The question, asked by this rule.
+         *
+         * @throws IllegalStateException when it has no answer, or a look draws one that it does not have
+         */
+        public Asked by(RuleCode asking) {
+            return new Asked(question, rule == null ? asking : rule, known, carried, byItself, answers, looks);
+        }
+    }
+}

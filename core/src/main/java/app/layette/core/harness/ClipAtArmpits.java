@@ -1,0 +1,79 @@
+package app.layette.core.harness;
+
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.SheetValue;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.RuleByEye;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.rule.Verdict;
+import app.layette.core.seat.Harness;
+import app.layette.core.seat.SeatSheet;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+
+/** HAR-8: the chest clip at armpit level; falls away where the sheet states that there is none. */
+@AutoService(Asking.class)
+public final class ClipAtArmpits extends RuleByEye {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("CLIP"), RuleCode.HAR_8)
+            .reopenedBy(
+                    Change.INSERT,
+                    Change.COVER,
+                    Change.SLOT,
+                    Change.HARNESS_OPENED,
+                    Change.CLIP_MOVED,
+                    Change.OTHER_SEAT)
+            .asks(Asked.about(Question.CLIP)
+                    .holds("ARMPIT")
+                    .fix("LOWER", "HIGHER", "OPEN")
+                    .leftToRule("NONE_HERE")
+                    .shownIn(LookKey.HARNESSED, 390, "ARMPIT"))
+            .decidedBy(SheetValue.CLIP)
+            .at(StepKey.HARNESS, 400);
+
+    public ClipAtArmpits() {
+        super(CARD);
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        return isAsked(situation)
+                ? super.judge(situation)
+                : Verdict.judged(
+                        Finding.of(RuleCode.HAR_8, Weight.HOLDS, "noClip").from(clip(situation)));
+    }
+
+    /** None was seen: right where the sheet does not say that there is one. */
+    @Override
+    protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
+        Evidence<Boolean> clip = clip(situation);
+        if (!clip.isLooked()) {
+            return Verdict.judged(Finding.of(RuleCode.HAR_8, Weight.NOT_KNOWN, "clipNotLooked")
+                    .lacks(SheetValue.CLIP)
+                    .changedBy("SEAT_MANUAL"));
+        }
+        boolean missing = clip.value().isPresent();
+        return Verdict.judged(
+                Finding.of(RuleCode.HAR_8, missing ? Weight.FIX : Weight.HOLDS, missing ? "clipMissing" : "noClip")
+                        .from(clip)
+                        .changedBy("CLIP"));
+    }
+
+    @Override
+    public boolean isAsked(Situation situation) {
+        return clip(situation).value().orElse(true);
+    }
+
+    private static Evidence<Boolean> clip(Situation situation) {
+        return situation.seat().map(SeatSheet::harness).map(Harness::clip).orElse(Evidence.notLooked());
+    }
+}

@@ -1,0 +1,79 @@
+package app.layette.core.harness;
+
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.finding.Weight;
+import app.layette.core.measure.Length;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Looks;
+import app.layette.core.rule.RuleByEye;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.rule.Verdict;
+import app.layette.core.step.Ask;
+import app.layette.core.step.Ask.Kind;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** HAR-9: nothing thick under the harness; an estimate of what a layer hides may warn besides, and passes nothing. */
+@AutoService(Asking.class)
+public final class NothingThickUnder extends RuleByEye {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("CLOTHING"), RuleCode.HAR_9)
+            .reopenedBy(Change.HARNESS_OPENED, Change.OTHER_SEAT)
+            .asks(Asked.about(Question.CLOTHING)
+                    .holds("THIN", "COAT_TESTED")
+                    .fix("COAT_HID_SLACK")
+                    .advises("SET_BEFORE_COAT")
+                    .fix("COAT_UNDER_STRAPS")
+                    .shownIn(LookKey.HARNESSED, 380, "THIN"))
+            .at(StepKey.HARNESS, 200);
+
+    public NothingThickUnder() {
+        super(CARD);
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        Verdict looked = super.judge(situation);
+        Optional<Stamped<Fact.LayerSeen>> layer = situation.newest(Fact.LayerSeen.class);
+        if (!(looked instanceof Verdict.Judged judged) || layer.isEmpty()) {
+            return looked;
+        }
+        // A direct check that came later has the last word.
+        boolean newer = layer.get().isAfter(situation.answer(Question.CLOTHING));
+        ClothingSlack slack = ClothingSlack.under(layer.get().value());
+        return newer && slack.shoulder().isMoreThan(Length.ZERO)
+                ? judged.andAlso(Finding.of(RuleCode.HAR_9, Weight.ADVISE, "mayHide")
+                        .with("shoulder", slack.shoulder())
+                        .with("withHips", slack.withHips())
+                        .changedBy("CLOTHING")
+                        .build())
+                : looked;
+    }
+
+    @Override
+    public List<Ask> asks(Looks looks) {
+        List<Ask> asks = new ArrayList<>(super.asks(looks));
+        boolean thick = looks.situation()
+                .answer(Question.CLOTHING)
+                .filter(answer -> !answer.value().equals("THIN"))
+                .isPresent();
+        if (thick) {
+            asks.add(Ask.offered(
+                    Kind.LAYER,
+                    "",
+                    looks.situation().newest(Fact.LayerSeen.class).isPresent()));
+        }
+        return asks;
+    }
+}

@@ -1,0 +1,52 @@
+package app.layette.core.harness;
+
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.RuleByEye;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.rule.Verdict;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+
+/** HAR-10: rolls beside the child, or a cloth at the crotch, by the seat manual; where it was read and is silent, by the
+ * profile's school. */
+@AutoService(Asking.class)
+public final class SupportBesideChild extends RuleByEye {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("SUPPORT"), RuleCode.HAR_10)
+            .reopenedBy(Change.OTHER_SEAT)
+            .asks(Asked.about(Question.SUPPORT)
+                    .holds("NONE")
+                    .leftToRule("ROLLS_BESIDE", "CROTCH_CLOTH")
+                    .stop("BEHIND_OR_UNDER")
+                    .shownIn(LookKey.HARNESSED, 370, "NONE"))
+            .decidedBy(PermissionKey.ROLLS_BESIDE_CHILD, PermissionKey.CROTCH_CLOTH)
+            .at(StepKey.HARNESS, 100);
+
+    public SupportBesideChild() {
+        super(CARD);
+    }
+
+    @Override
+    protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
+        boolean cloth = answer.value().equals("CROTCH_CLOTH");
+        String what = cloth ? "cloth" : "rolls";
+        PermissionKey key = cloth ? PermissionKey.CROTCH_CLOTH : PermissionKey.ROLLS_BESIDE_CHILD;
+        Finding.Builder finding = switch (situation.permission(key)) {
+            case ALLOWED -> Finding.of(RuleCode.HAR_10, Weight.HOLDS, what + "Allowed");
+            case NOT_ALLOWED -> Finding.of(RuleCode.HAR_10, Weight.FIX, what + "NotAllowed");
+            case NOT_KNOWN ->
+                Finding.of(RuleCode.HAR_10, Weight.NOT_KNOWN, what + "NotKnown").toldBy(key);
+        };
+        return Verdict.judged(finding.changedBy("SUPPORT"));
+    }
+}

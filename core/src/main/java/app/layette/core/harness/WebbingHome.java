@@ -1,0 +1,32 @@
+package app.layette.core.harness;
+
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Question;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.RuleByEye;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+
+/** HAR-4: the webbing runs straight, home on its plate and free. */
+@AutoService(Asking.class)
+public final class WebbingHome extends RuleByEye {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("WEBBING"), RuleCode.HAR_4)
+            .requiredOf(Method::isThroughSlots)
+            .clearedEarlier()
+            .reopenedBy(Change.COVER, Change.SLOT, Change.OTHER_SEAT)
+            .asks(Asked.about(Question.WEBBING)
+                    .holds("STRAIGHT_HOME_AND_FREE")
+                    .fix("TWISTED", "NOT_HOME_ON_PLATE", "DOES_NOT_RUN")
+                    .shownIn(LookKey.THREADED, 120, "STRAIGHT_HOME_AND_FREE"))
+            .at(StepKey.THREAD, 400);
+
+    public WebbingHome() {
+        super(CARD);
+    }
+}

@@ -1,0 +1,52 @@
+package app.layette.core.secure;
+
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.RuleByEye;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.rule.Verdict;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+
+/** SEC-3: the strap straight and its tail stowed; under a lock-off only where the seat manual says so. */
+@AutoService(Asking.class)
+public final class AnchorStrap extends RuleByEye {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("STRAP"), RuleCode.SEC_3)
+            .requiredOf(Method::isByAnchorStrap)
+            .countsBeforeBirth()
+            .reopenedBy(Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .asks(Asked.about(Question.STRAP)
+                    .holds("STRAIGHT_AND_STOWED")
+                    .fix("TWISTED", "TAIL_LOOSE")
+                    .leftToRule("UNDER_LOCK_OFF")
+                    .shownIn(LookKey.FIXED, 250, "STRAIGHT_AND_STOWED"))
+            .decidedBy(PermissionKey.ANCHOR_STRAP_UNDER_LOCK_OFF)
+            .at(StepKey.TIGHTEN, 500);
+
+    public AnchorStrap() {
+        super(CARD);
+    }
+
+    @Override
+    protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
+        Finding.Builder finding = switch (situation.permission(PermissionKey.ANCHOR_STRAP_UNDER_LOCK_OFF)) {
+            case ALLOWED -> Finding.of(RuleCode.SEC_3, Weight.HOLDS, "underLockOffAllowed");
+            case NOT_ALLOWED -> Finding.of(RuleCode.SEC_3, Weight.FIX, "underLockOffNotAllowed");
+            case NOT_KNOWN ->
+                Finding.of(RuleCode.SEC_3, Weight.NOT_KNOWN, "underLockOffNotKnown")
+                        .toldBy(PermissionKey.ANCHOR_STRAP_UNDER_LOCK_OFF);
+        };
+        return Verdict.judged(finding.changedBy("STRAP"));
+    }
+}

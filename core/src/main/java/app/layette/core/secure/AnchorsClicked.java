@@ -1,0 +1,32 @@
+package app.layette.core.secure;
+
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Question;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.RuleByEye;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+
+/** SEC-4: both connectors clicked onto their anchors, the right way up. */
+@AutoService(Asking.class)
+public final class AnchorsClicked extends RuleByEye {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("ANCHORS_CLICKED"), RuleCode.SEC_4)
+            .requiredOf(Method::isByAnchors)
+            .countsBeforeBirth()
+            .reopenedBy(Change.ANCHOR_TOUCHED, Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .asks(Asked.about(Question.ANCHORS_HOOKED)
+                    .holds("BOTH_CLICKED")
+                    .fix("ONE_LOOSE", "UPSIDE_DOWN")
+                    .shownIn(LookKey.FIXED, 200, "BOTH_CLICKED"))
+            .at(StepKey.HOOK, 100);
+
+    public AnchorsClicked() {
+        super(CARD);
+    }
+}

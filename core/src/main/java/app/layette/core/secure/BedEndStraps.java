@@ -1,0 +1,41 @@
+package app.layette.core.secure;
+
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.evidence.SheetValue;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.rule.WhereThere;
+import app.layette.core.seat.SeatKind;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+
+/** SEC-3: a car bed's own straps round the lap part. */
+@AutoService(Asking.class)
+public final class BedEndStraps extends WhereThere<Boolean> {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("END_STRAPS"), RuleCode.SEC_3)
+            .requiredOf(method -> method.kind() == SeatKind.CAR_BED)
+            .reopenedBy(
+                    Change.TIGHTENED, Change.BELT_TOUCHED, Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .asks(Asked.about(Question.END_STRAPS)
+                    .leftToRule("ROUND_THE_LAP_PART")
+                    .fix("LOOSE")
+                    .shownIn(LookKey.FIXED, 280, "ROUND_THE_LAP_PART"))
+            .decidedBy(SheetValue.END_STRAPS)
+            .at(StepKey.TIGHTEN, 400);
+
+    public BedEndStraps() {
+        super(CARD, "endStraps", SheetValue.END_STRAPS, seat -> seat.carBed().endStraps(), has -> has);
+    }
+
+    /** Once it is known that a belt holds it. */
+    @Override
+    public boolean isAsked(Situation situation) {
+        return situation.method().isPresent() && super.isAsked(situation);
+    }
+}

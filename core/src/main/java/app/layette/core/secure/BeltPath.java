@@ -1,0 +1,32 @@
+package app.layette.core.secure;
+
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Question;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.RuleByEye;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+
+/** SEC-3: the belt straight, in the path for this way of riding. */
+@AutoService(Asking.class)
+public final class BeltPath extends RuleByEye {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("BELT_PATH"), RuleCode.SEC_3)
+            .requiredOf(Method::isByBelt)
+            .countsBeforeBirth()
+            .reopenedBy(Change.BELT_TOUCHED, Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .asks(Asked.about(Question.BELT_ROUTE)
+                    .holds("STRAIGHT_IN_PATH")
+                    .fix("TWISTED", "WRONG_PATH", "UNUSED_ANCHORS_LOOSE")
+                    .shownIn(LookKey.FIXED, 210, "STRAIGHT_IN_PATH"))
+            .at(StepKey.ROUTE_BELT, 300);
+
+    public BeltPath() {
+        super(CARD);
+    }
+}

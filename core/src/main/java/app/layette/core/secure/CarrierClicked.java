@@ -1,0 +1,31 @@
+package app.layette.core.secure;
+
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Question;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.RuleByEye;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+
+/** SEC-8: the carrier clicked onto its base, and held when it was lifted. */
+@AutoService(Asking.class)
+public final class CarrierClicked extends RuleByEye {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("CLICK_AND_LIFT"), RuleCode.SEC_8)
+            .requiredOf(Method::isOnBase)
+            .reopenedBy(Change.CARRIER_ON_OFF, Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .asks(Asked.about(Question.CLICK)
+                    .holds("CLICKED_AND_LIFTED")
+                    .fix("CAME_LOOSE")
+                    .shownIn(LookKey.DOOR, 430, "CLICKED_AND_LIFTED"))
+            .at(StepKey.CARRIER_ON, 100);
+
+    public CarrierClicked() {
+        super(CARD);
+    }
+}

@@ -1,0 +1,63 @@
+package app.layette.core.secure;
+
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Situation;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.SheetValue;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.rule.Verdict;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+
+/** CAB-6: an inflatable belt only if both manuals allow. */
+@AutoService(Asking.class)
+public final class InflatableBelt implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.INFLATABLE_BELT, RuleCode.CAB_6)
+            .requiredOf(Method::isByBelt)
+            .countsBeforeBirth()
+            .saidBeforehand()
+            .ofPlaceAlone()
+            .decidedBy(PermissionKey.INFLATABLE_BELT)
+            .decidedBy(SheetValue.INFLATABLE)
+            .at(StepKey.ROUTE_BELT, 200);
+
+    @Override
+    public RuleCard card() {
+        return CARD;
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        if (situation.position().isEmpty()) {
+            return Verdict.open("PLACE");
+        }
+        Evidence<Boolean> inflatable = BeltRules.belt(situation).inflatable();
+        if (inflatable.value().isEmpty()) {
+            return Verdict.judged(Finding.of(RuleCode.CAB_6, Weight.NOT_KNOWN, "inflatableBeltNotLooked")
+                    .lacks(SheetValue.INFLATABLE)
+                    .from(inflatable)
+                    .changedBy("CAR_MANUAL"));
+        }
+        if (!inflatable.value().get()) {
+            return Verdict.judged(
+                    Finding.of(RuleCode.CAB_6, Weight.HOLDS, "plainBelt").from(inflatable));
+        }
+        return switch (situation.permission(PermissionKey.INFLATABLE_BELT)) {
+            case ALLOWED -> Verdict.judged(Finding.of(RuleCode.CAB_6, Weight.HOLDS, "inflatableAllowed"));
+            case NOT_ALLOWED ->
+                Verdict.judged(Finding.of(RuleCode.CAB_6, Weight.STOP, "inflatableNotAllowed")
+                        .changedBy("OTHER_PLACE"));
+            case NOT_KNOWN ->
+                Verdict.judged(Finding.of(RuleCode.CAB_6, Weight.NOT_KNOWN, "inflatableNotKnown")
+                        .changedBy("BOTH_MANUALS")
+                        .toldBy(PermissionKey.INFLATABLE_BELT));
+        };
+    }
+}

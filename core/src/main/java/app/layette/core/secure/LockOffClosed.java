@@ -1,0 +1,77 @@
+package app.layette.core.secure;
+
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.SheetValue;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.AnsweredByEye;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.rule.Verdict;
+import app.layette.core.seat.LockOff;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+import java.util.List;
+import java.util.Optional;
+
+/** SEC-2: the lock-off that the sheet lists is closed over the part of the belt that the sheet says. */
+@AutoService(Asking.class)
+public final class LockOffClosed implements Rule {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("LOCK_OFF"), RuleCode.SEC_2)
+            .requiredOf(Method::isByBelt)
+            .countsBeforeBirth()
+            .reopenedBy(Change.BELT_TOUCHED, Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .asks(Asked.about(Question.LOCK_OFF)
+                    .leftToRule("CLOSED")
+                    .fix("OPEN")
+                    .shownIn(LookKey.FIXED, 260, "CLOSED"))
+            .decidedBy(SheetValue.LOCK_OFFS)
+            .at(StepKey.TIGHTEN, 100);
+
+    @Override
+    public RuleCard card() {
+        return CARD;
+    }
+
+    @Override
+    public boolean isAsked(Situation situation) {
+        return LockOffs.isThereIn(situation);
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        Evidence<List<LockOff>> lockOffs = BeltRules.lockOffs(situation);
+        if (lockOffs.value().isEmpty()) {
+            return Verdict.judged(Finding.of(RuleCode.SEC_2, Weight.NOT_KNOWN, "notOnSheet")
+                    .lacks(SheetValue.LOCK_OFFS)
+                    .from(lockOffs)
+                    .changedBy("SEAT_MANUAL"));
+        }
+        Optional<List<LockOff>> usable = LockOffs.usable(situation);
+        if (usable.isEmpty()) {
+            return Verdict.judged(Finding.of(RuleCode.SEC_2, Weight.NOT_KNOWN, "lockOffOnWhat")
+                    .lacks(SheetValue.LOCK_OFFS)
+                    .from(lockOffs)
+                    .changedBy("SEAT_MANUAL"));
+        }
+        if (usable.get().isEmpty()) {
+            return Verdict.judged(
+                    Finding.of(RuleCode.SEC_2, Weight.HOLDS, "noLockOff").from(lockOffs));
+        }
+        return new AnsweredByEye(Question.LOCK_OFF, LockOffClosed::closed).judge(situation);
+    }
+
+    private static Verdict.Judged closed(Situation situation, Stamped<String> answer) {
+        return Verdict.judged(Finding.of(RuleCode.SEC_2, Weight.HOLDS, "closed").from(BeltRules.lockOffs(situation)));
+    }
+}

@@ -1,0 +1,36 @@
+package app.layette.core.secure;
+
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.RuleByEye;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+
+/** SEC-1: the belt proved locked, by pulling it. */
+@AutoService(Asking.class)
+public final class LockProof extends RuleByEye {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("LOCK_PROOF"), RuleCode.SEC_1)
+            .requiredOf(Method::isByBelt)
+            .countsBeforeBirth()
+            .reopenedBy(
+                    Change.TIGHTENED, Change.BELT_TOUCHED, Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .asks(Asked.about(Question.LOCK_PROOF).holds("HELD").fix("SLIPPED").byItself())
+            .at(StepKey.TIGHTEN, 200);
+
+    public LockProof() {
+        super(CARD);
+    }
+
+    /** Once it is known that a belt holds it. */
+    @Override
+    public boolean isAsked(Situation situation) {
+        return situation.method().isPresent();
+    }
+}

@@ -1,0 +1,39 @@
+package app.layette.core.secure;
+
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Question;
+import app.layette.core.evidence.SheetValue;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.rule.WhereThere;
+import app.layette.core.seat.SeatSheet;
+import app.layette.core.seat.SideElement;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+
+/** CAB-12: a side element as the sheet says. */
+@AutoService(Asking.class)
+public final class SideElementInUse extends WhereThere<SideElement> {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("SIDE_ELEMENT"), RuleCode.CAB_12)
+            .countsBeforeBirth()
+            .reopenedBy(Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .asks(Asked.about(Question.SIDE_ELEMENT)
+                    .leftToRule("AS_SHEET")
+                    .fix("NOT_AS_SHEET")
+                    .shownIn(LookKey.SHOWN, 340, "AS_SHEET"))
+            .decidedBy(SheetValue.SIDE_ELEMENT)
+            .at(StepKey.LEG_AND_WINDOWS, 400);
+
+    public SideElementInUse() {
+        super(
+                CARD,
+                "sideElement",
+                SheetValue.SIDE_ELEMENT,
+                SeatSheet::sideElement,
+                element -> element != SideElement.NONE);
+    }
+}

@@ -1,0 +1,47 @@
+package app.layette.core.secure;
+
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.evidence.SheetValue;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.rule.WhereThere;
+import app.layette.core.seat.SeatSheet;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+
+/** SEC-2: a tension panel closed over the belt and locked. */
+@AutoService(Asking.class)
+public final class TensionPanel extends WhereThere<Boolean> {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("PANEL"), RuleCode.SEC_2)
+            .requiredOf(method -> method.isByBelt() && method.staysInTheCar())
+            .countsBeforeBirth()
+            .reopenedBy(
+                    Change.TIGHTENED, Change.BELT_TOUCHED, Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .asks(Asked.about(Question.PANEL)
+                    .leftToRule("CLOSED_AND_LOCKED")
+                    .fix("NOT_CLOSED")
+                    .shownIn(LookKey.FIXED, 270, "CLOSED_AND_LOCKED"))
+            .decidedBy(SheetValue.PANEL)
+            .at(StepKey.TIGHTEN, 300);
+
+    public TensionPanel() {
+        super(CARD, "panel", SheetValue.PANEL, SeatSheet::tensionPanel, has -> has);
+    }
+
+    /** Once it is known that a belt holds it. */
+    @Override
+    public boolean isAsked(Situation situation) {
+        return situation.method().isPresent() && super.isAsked(situation);
+    }
+
+    /** Whether this restraint has one, as far as is known. */
+    public static boolean isThereIn(Situation situation) {
+        return new TensionPanel().hasOne(situation);
+    }
+}

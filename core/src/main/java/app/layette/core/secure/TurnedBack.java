@@ -1,0 +1,43 @@
+package app.layette.core.secure;
+
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Method;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.evidence.SheetValue;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.rule.WhereThere;
+import app.layette.core.seat.Rotation;
+import app.layette.core.seat.SeatSheet;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+
+/** SEC-7: a shell that turns, turned back and locked. */
+@AutoService(Asking.class)
+public final class TurnedBack extends WhereThere<Rotation> {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.named("TURNED_BACK"), RuleCode.SEC_7)
+            .requiredOf(Method::staysInTheCar)
+            .reopenedBy(
+                    Change.CARRIER_ON_OFF, Change.TURNED, Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .reopenedOnTurningBaseBy(Change.HARNESS_OPENED)
+            .asks(Asked.about(Question.TURNED_BACK)
+                    .leftToRule("BACK_AND_LOCKED")
+                    .fix("NOT_LOCKED")
+                    .shownIn(LookKey.DOOR, 440, "BACK_AND_LOCKED"))
+            .decidedBy(SheetValue.ROTATION)
+            .at(StepKey.TURN_BACK, 100);
+
+    public TurnedBack() {
+        super(CARD, "rotation", SheetValue.ROTATION, SeatSheet::rotation, rotation -> rotation != Rotation.NONE);
+    }
+
+    /** Whether this restraint has one, as far as is known. */
+    public static boolean isThereIn(Situation situation) {
+        return new TurnedBack().hasOne(situation);
+    }
+}

@@ -1,0 +1,85 @@
+package app.layette.core.secure;
+
+import app.layette.core.entry.Asked;
+import app.layette.core.entry.Asking;
+import app.layette.core.entry.Change;
+import app.layette.core.entry.Question;
+import app.layette.core.entry.Situation;
+import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.SheetValue;
+import app.layette.core.finding.Finding;
+import app.layette.core.finding.RuleCode;
+import app.layette.core.finding.Weight;
+import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.RuleByEye;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.rule.Verdict;
+import app.layette.core.seat.SeatSheet;
+import app.layette.core.step.LookKey;
+import app.layette.core.step.StepKey;
+import com.google.auto.service.AutoService;
+import java.util.List;
+
+/** SEC-7: every indicator that the sheet lists shows locked; a sheet that lists none says so. */
+@AutoService(Asking.class)
+public final class Windows extends RuleByEye {
+    private static final RuleCard CARD = RuleCard.of(Conclusion.WINDOWS, RuleCode.SEC_7)
+            .requiredOf(method -> !method.isBaseless())
+            .countsBeforeBirth()
+            .reopenedBy(
+                    Change.TIGHTENED,
+                    Change.BELT_TOUCHED,
+                    Change.ANCHOR_TOUCHED,
+                    Change.ARMS_WALKED_IN,
+                    Change.TURNED,
+                    Change.OTHER_SEAT,
+                    Change.OTHER_CAR,
+                    Change.PLACE_OR_METHOD)
+            .reopenedOnTurningBaseBy(Change.HARNESS_OPENED)
+            .asks(Asked.about(Question.WINDOWS)
+                    .leftToRule("ALL_LOCKED")
+                    .fix("NOT_ALL")
+                    .shownIn(LookKey.SHOWN, 320, "ALL_LOCKED")
+                    .shownIn(LookKey.DOOR, 450, "ALL_LOCKED"))
+            .decidedBy(SheetValue.WINDOWS)
+            .at(StepKey.LEG_AND_WINDOWS, 200);
+
+    public Windows() {
+        super(CARD);
+    }
+
+    @Override
+    public Verdict judge(Situation situation) {
+        if (situation.seat().isEmpty()) {
+            return Verdict.open("SHEET");
+        }
+        Evidence<List<String>> windows =
+                situation.seat().map(SeatSheet::windows).orElseThrow();
+        if (windows.value().isEmpty()) {
+            return Verdict.judged(Finding.of(RuleCode.SEC_7, Weight.NOT_KNOWN, "noList")
+                    .lacks(SheetValue.WINDOWS)
+                    .from(windows)
+                    .changedBy("SEAT_MANUAL"));
+        }
+        if (windows.value().get().isEmpty()) {
+            return Verdict.judged(
+                    Finding.of(RuleCode.SEC_7, Weight.HOLDS, "noWindows").from(windows));
+        }
+        return super.judge(situation);
+    }
+
+    @Override
+    protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
+        return Verdict.judged(Finding.of(RuleCode.SEC_7, Weight.HOLDS, "allLocked"));
+    }
+
+    @Override
+    public boolean isAsked(Situation situation) {
+        return situation
+                .seat()
+                .flatMap(seat -> seat.windows().value())
+                .filter(list -> !list.isEmpty())
+                .isPresent();
+    }
+}
