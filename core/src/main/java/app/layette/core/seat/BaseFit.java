@@ -1,5 +1,6 @@
 package app.layette.core.seat;
 
+import app.layette.core.evidence.Written;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
 import java.util.List;
@@ -15,7 +16,12 @@ import java.util.List;
  * @param contact L of this base; {@code null} when the sheet's counts
  */
 public record BaseFit(
-        String name, List<String> modelNumbers, Integer lifeYears, String setUp, Angle theta0, Length contact) {
+        @Written(needed = true) String name,
+        @Written(needed = true, fewest = 1) List<String> modelNumbers,
+        @Written(from = 1, to = 25) Integer lifeYears,
+        String setUp,
+        Angle theta0,
+        @Written(as = "positiveLength") Length contact) {
     public BaseFit {
         modelNumbers = modelNumbers == null ? List.of() : List.copyOf(modelNumbers);
     }

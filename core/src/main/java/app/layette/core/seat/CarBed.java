@@ -3,6 +3,7 @@ package app.layette.core.seat;
 import static app.layette.core.evidence.Evidence.orNotLooked;
 
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.Written;
 import app.layette.core.measure.Length;
 import app.layette.core.vehicle.PositionId;
 import java.util.List;
@@ -21,7 +22,7 @@ import java.util.List;
 public record CarBed(
         Evidence<List<PositionId>> positions,
         Evidence<HeadDirection> headDirection,
-        Evidence<Integer> feet,
+        @Written(from = 0, to = 8) Evidence<Integer> feet,
         Evidence<Integer> guides,
         Evidence<Boolean> endStraps,
         Evidence<Length> buckleHeight,

@@ -1,5 +1,7 @@
 package app.layette.core.seat;
 
+import app.layette.core.evidence.Written;
+
 /**
  * How the base connects to the lower anchors (SEC-4).
  *
@@ -9,7 +11,8 @@ package app.layette.core.seat;
  * @param adjusters whether one adjuster tightens both sides or each its own; {@code null} when the sheet does not say
  * @param release how it comes off; {@code null} when the sheet does not say
  */
-public record Connectors(Kind kind, Tail tail, String mark, Adjusters adjusters, Release release) {
+public record Connectors(
+        @Written(needed = true) Kind kind, Tail tail, String mark, Adjusters adjusters, Release release) {
     /** Connectors of which only this much is known. */
     public Connectors(Kind kind, Tail tail) {
         this(kind, tail, null, null, null);

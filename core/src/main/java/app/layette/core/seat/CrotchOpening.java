@@ -1,5 +1,6 @@
 package app.layette.core.seat;
 
+import app.layette.core.evidence.Written;
 import app.layette.core.measure.Length;
 
 /**
@@ -8,7 +9,7 @@ import app.layette.core.measure.Length;
  * @param distance from the shell back
  * @param weights band in which the sheet gives this opening; {@code null} means every weight
  */
-public record CrotchOpening(Length distance, WeightBand weights) {
+public record CrotchOpening(@Written(needed = true) Length distance, WeightBand weights) {
     public CrotchOpening {
         weights = weights == null ? WeightBand.EVERY_WEIGHT : weights;
     }

@@ -3,6 +3,7 @@ package app.layette.core.seat;
 import static app.layette.core.evidence.Evidence.orNotLooked;
 
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.Written;
 import app.layette.core.measure.Mass;
 import app.layette.core.practice.PracticeProfile.SnugTest;
 import java.util.List;
@@ -25,7 +26,7 @@ public record Harness(
         Evidence<Covers> covers,
         Evidence<Adjuster> adjuster,
         Evidence<Mass> shortestSnugFrom,
-        Evidence<String> snugTestWords) {
+        @Written(longest = 2000) Evidence<String> snugTestWords) {
     static final Harness NOT_LOOKED = new Harness(null, null, null, null, null, null, null);
 
     /** Where the harness adjuster is. */
@@ -58,7 +59,10 @@ public record Harness(
      * @param fromSlot lowest slot it is for, from 1
      * @param toSlot highest slot it is for
      */
-    public record Loop(String name, int fromSlot, int toSlot) {
+    public record Loop(
+            @Written(needed = true) String name,
+            @Written(needed = true, from = 1) int fromSlot,
+            @Written(needed = true, from = 1) int toSlot) {
         public boolean isFor(int slot) {
             return slot >= fromSlot && slot <= toSlot;
         }

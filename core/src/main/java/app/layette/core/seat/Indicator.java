@@ -1,5 +1,6 @@
 package app.layette.core.seat;
 
+import app.layette.core.evidence.Written;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Mass;
 import java.util.List;
@@ -18,7 +19,13 @@ import java.util.OptionalLong;
  * @param lineTolerance how far a line may be off parallel; {@code null} means 2°
  */
 public record Indicator(
-        Kind kind, Mount mount, Pass pass, List<Band> bands, Sides sides, Angle partWidth, Angle lineTolerance) {
+        @Written(needed = true) Kind kind,
+        @Written(needed = true) Mount mount,
+        @Written(needed = true) Pass pass,
+        @Written(needed = true, fewest = 1) List<Band> bands,
+        Sides sides,
+        Angle partWidth,
+        Angle lineTolerance) {
     private static final Angle USUAL_PART = Angle.ofDegrees(2);
 
     /** How many sides it can be read on. */

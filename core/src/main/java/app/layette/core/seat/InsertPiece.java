@@ -1,5 +1,6 @@
 package app.layette.core.seat;
 
+import app.layette.core.evidence.Written;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import java.util.List;
@@ -14,7 +15,11 @@ import java.util.OptionalLong;
  * @param lift how much it raises the child along the shell back
  * @param bands what the sheet says at each weight or age
  */
-public record InsertPiece(String key, String name, Length lift, List<Band> bands) {
+public record InsertPiece(
+        @Written(needed = true) String key,
+        @Written(needed = true) String name,
+        Length lift,
+        @Written(needed = true) List<Band> bands) {
     /** What the sheet says about a piece. */
     public enum Use {
         REQUIRED,
@@ -23,7 +28,10 @@ public record InsertPiece(String key, String name, Length lift, List<Band> bands
     }
 
     /** A use that holds in a band of weights, of ages, or of both. */
-    public record Band(WeightBand weights, AgeBand ageMonths, Use use) {
+    public record Band(
+            WeightBand weights,
+            AgeBand ageMonths,
+            @Written(needed = true) Use use) {
         public Band(WeightBand weights, Use use) {
             this(weights, null, use);
         }

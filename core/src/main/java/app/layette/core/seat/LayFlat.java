@@ -3,6 +3,7 @@ package app.layette.core.seat;
 import static app.layette.core.evidence.Evidence.orNotLooked;
 
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.Written;
 
 /**
  * What the sheet of a lay-flat carrier says beyond that of other restraints (CAB-11).
@@ -18,7 +19,7 @@ public record LayFlat(
         Evidence<String> order,
         Evidence<HandlePosition> handle,
         Evidence<HeadDirection> headDirection,
-        Evidence<String> removal) {
+        @Written(longest = 2000) Evidence<String> removal) {
     static final LayFlat NOT_LOOKED = new LayFlat(null, null, null, null, null);
 
     public LayFlat {

@@ -1,5 +1,7 @@
 package app.layette.core.seat;
 
+import app.layette.core.evidence.Written;
+
 /**
  * A clamp built into the restraint that locks the belt (SEC-2).
  *
@@ -7,7 +9,16 @@ package app.layette.core.seat;
  * @param part of the belt that goes in
  * @param on what it is built into: the base stays out of a ride without it; {@code null} where nobody has looked
  */
-public record LockOff(Side side, Part part, On on) {
+public record LockOff(
+        @Written(
+                needed = true,
+                among = {"LEFT", "RIGHT"})
+        Side side,
+
+        @Written(needed = true) Part part,
+
+        @Written(says = "What it is built into; left out means nobody has looked.")
+        On on) {
     /** Side of the restraint. */
     public enum Side {
         LEFT,

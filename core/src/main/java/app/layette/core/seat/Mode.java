@@ -3,6 +3,7 @@ package app.layette.core.seat;
 import static app.layette.core.evidence.Evidence.orNotLooked;
 
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.Written;
 import app.layette.core.measure.Mass;
 import java.util.Locale;
 
@@ -14,7 +15,11 @@ import java.util.Locale;
  * @param weightMax heaviest child
  * @param lengthMax longest child, or stated that there is no such limit
  */
-public record Mode(String mode, Evidence<Mass> weightMin, Evidence<Mass> weightMax, Evidence<LengthLimit> lengthMax) {
+public record Mode(
+        @Written(needed = true) String mode,
+        Evidence<Mass> weightMin,
+        Evidence<Mass> weightMax,
+        Evidence<LengthLimit> lengthMax) {
     public Mode {
         weightMin = orNotLooked(weightMin);
         weightMax = orNotLooked(weightMax);

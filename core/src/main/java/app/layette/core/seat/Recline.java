@@ -3,6 +3,7 @@ package app.layette.core.seat;
 import static app.layette.core.evidence.Evidence.orNotLooked;
 
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.Written;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
 import java.util.ArrayList;
@@ -22,11 +23,11 @@ import java.util.List;
  */
 public record Recline(
         Evidence<Angle> theta0,
-        Evidence<Length> contact,
+        @Written(as = "positiveLength") Evidence<Length> contact,
         Evidence<Device> device,
         Evidence<Indicator> indicator,
-        Evidence<Double> beltPullFraction,
-        Evidence<Double> loadFraction,
+        @Written(from = 0, to = 1) Evidence<Double> beltPullFraction,
+        @Written(from = 0, to = 1) Evidence<Double> loadFraction,
         Evidence<Length> rollWidth,
         Evidence<Arms> arms) {
     static final Recline NOT_LOOKED = new Recline(null, null, null, null);
@@ -66,7 +67,7 @@ public record Recline(
      * @param kind of device
      * @param steps from the most upright on; the marks of a dial; empty for {@link DeviceKind#NONE}
      */
-    public record Device(DeviceKind kind, List<Step> steps) {
+    public record Device(@Written(needed = true) DeviceKind kind, List<Step> steps) {
         public Device {
             steps = steps == null ? List.of() : List.copyOf(steps);
         }
@@ -95,7 +96,7 @@ public record Recline(
      * @param slide σ, the offset of a slide; {@code null} means none
      * @param leg q, length of the load leg; {@code null} for other devices
      */
-    public record Step(String name, Length lift, Angle slide, Length leg) {
+    public record Step(@Written(needed = true) String name, Length lift, Angle slide, Length leg) {
         /** Of a restraint without a device. */
         public static final Step PLAIN = new Step("", null, null);
 
@@ -123,5 +124,9 @@ public record Recline(
      * @param legAlong x_l
      * @param legUp z_l
      */
-    public record Arms(Length anchorAlong, Length anchorUp, Length legAlong, Length legUp) {}
+    public record Arms(
+            @Written(needed = true) Length anchorAlong,
+            @Written(needed = true) Length anchorUp,
+            @Written(needed = true) Length legAlong,
+            @Written(needed = true) Length legUp) {}
 }

@@ -1,5 +1,6 @@
 package app.layette.core.seat;
 
+import app.layette.core.evidence.Written;
 import java.time.LocalDate;
 import java.util.List;
 
@@ -13,7 +14,11 @@ import java.util.List;
  * @param manufacturedTo last day of manufacture that it covers; {@code null} when open
  */
 public record SeatIdentity(
-        String maker, String name, List<String> modelNumbers, LocalDate manufacturedFrom, LocalDate manufacturedTo) {
+        @Written(needed = true) String maker,
+        @Written(needed = true) String name,
+        @Written(needed = true, fewest = 1) List<String> modelNumbers,
+        LocalDate manufacturedFrom,
+        LocalDate manufacturedTo) {
     public SeatIdentity {
         modelNumbers = modelNumbers == null ? List.of() : List.copyOf(modelNumbers);
     }

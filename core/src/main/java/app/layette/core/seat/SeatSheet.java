@@ -7,6 +7,7 @@ import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Said;
 import app.layette.core.evidence.SheetStatus;
 import app.layette.core.evidence.SheetVersion;
+import app.layette.core.evidence.Written;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import java.util.Comparator;
@@ -61,11 +62,11 @@ import java.util.regex.Pattern;
  */
 public record SeatSheet(
         SheetVersion sheet,
-        SheetStatus status,
-        SeatKind kind,
-        SeatIdentity identity,
+        @Written(needed = true) SheetStatus status,
+        @Written(needed = true) SeatKind kind,
+        @Written(needed = true) SeatIdentity identity,
         Evidence<ServiceLife> life,
-        Evidence<List<String>> approvals,
+        @Written(as = "country") Evidence<List<String>> approvals,
         Evidence<CrashRule> crash,
         Evidence<List<String>> parts,
         Limits limits,
@@ -95,8 +96,8 @@ public record SeatSheet(
         Evidence<ReboundBar> reboundBar,
         Evidence<BeltPath> beltPath,
         Evidence<String> legIndicator,
-        Evidence<Length> borrowedSpacingMost,
-        String note,
+        @Written(as = "positiveLength") Evidence<Length> borrowedSpacingMost,
+        @Written(longest = 2000) String note,
         Map<String, Map<String, String>> names) {
 
     public SeatSheet {

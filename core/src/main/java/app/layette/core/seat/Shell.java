@@ -3,6 +3,7 @@ package app.layette.core.seat;
 import static app.layette.core.evidence.Evidence.orNotLooked;
 
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.Written;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import java.util.List;
@@ -31,7 +32,7 @@ public record Shell(
         Evidence<Length> headRoom,
         Evidence<Mass> carrierMass,
         Evidence<Mass> baseMass,
-        Evidence<List<OutlinePoint>> outline,
+        @Written(fewest = 3) Evidence<List<OutlinePoint>> outline,
         Evidence<Length> widthShell,
         Evidence<Length> widthBase,
         Evidence<Boolean> innerShellLiftsOut,

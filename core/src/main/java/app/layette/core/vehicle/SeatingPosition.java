@@ -3,6 +3,7 @@ package app.layette.core.vehicle;
 import static app.layette.core.evidence.Evidence.orNotLooked;
 
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.Written;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
 import java.util.List;
@@ -32,7 +33,7 @@ import java.util.List;
  * @param cushionDepth from the bight to the front edge of the cushion
  */
 public record SeatingPosition(
-        PositionId id,
+        @Written(needed = true) PositionId id,
         Evidence<Facing> facing,
         Evidence<Airbag> airbag,
         Evidence<OwnAnchors> anchors,
@@ -40,11 +41,11 @@ public record SeatingPosition(
         Evidence<Angle> cushionSlope,
         Evidence<Angle> backAngle,
         Evidence<Floor> floor,
-        Evidence<List<Clearance>> frontSeat,
+        @Written(fewest = 1) Evidence<List<Clearance>> frontSeat,
         Evidence<Firmness> firmness,
         Evidence<Length> anchorHeight,
         Evidence<Length> width,
-        Evidence<Side> buckleSide,
+        @Written(among = {"LEFT", "RIGHT"}) Evidence<Side> buckleSide,
         Evidence<Boolean> armrest,
         Evidence<Boolean> accessBehind,
         Evidence<Length> anchorSpacing,
@@ -132,5 +133,7 @@ public record SeatingPosition(
      * @param height above the bight
      * @param distance from the bight to the front seat at that height, with the front seat moved well forward
      */
-    public record Clearance(Length height, Length distance) {}
+    public record Clearance(
+            @Written(needed = true) Length height,
+            @Written(needed = true) Length distance) {}
 }

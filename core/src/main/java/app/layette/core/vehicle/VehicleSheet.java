@@ -7,6 +7,7 @@ import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Said;
 import app.layette.core.evidence.SheetStatus;
 import app.layette.core.evidence.SheetVersion;
+import app.layette.core.evidence.Written;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
@@ -34,18 +35,18 @@ import java.util.Optional;
  */
 public record VehicleSheet(
         SheetVersion sheet,
-        SheetStatus status,
-        String maker,
-        String name,
-        Integer yearFrom,
-        Integer yearTo,
-        Side kerbSide,
-        List<SeatingPosition> positions,
+        @Written(needed = true) SheetStatus status,
+        @Written(needed = true) String maker,
+        @Written(needed = true) String name,
+        @Written(from = 1980, to = 2100) Integer yearFrom,
+        @Written(from = 1980, to = 2100) Integer yearTo,
+        @Written(among = {"LEFT", "RIGHT"}) Side kerbSide,
+        @Written(needed = true, fewest = 1) List<SeatingPosition> positions,
         Evidence<Mass> anchorLimit,
         Evidence<Length> gap,
         Map<PermissionKey, Evidence<Said>> permissions,
         Evidence<Length> borrowedSpacing,
-        String lawCountry,
+        @Written(as = "country") String lawCountry,
         Evidence<Angle> sillRake) {
 
     public VehicleSheet {

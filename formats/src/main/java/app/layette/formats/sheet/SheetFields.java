@@ -8,6 +8,7 @@ import app.layette.formats.json.LayetteJson;
 import app.layette.formats.sheet.Shape.Part;
 import app.layette.formats.sheet.SheetField.Look;
 import app.layette.formats.sheet.SheetField.Section;
+import app.layette.formats.text.CamelCase;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -17,7 +18,6 @@ import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import tools.jackson.databind.JsonNode;
@@ -30,6 +30,10 @@ public final class SheetFields {
     private static final String SCHEMAS = "/app/layette/formats/schemas/";
     private static final String EACH = "*";
     private static final int LONGEST_TEXT = 200;
+    /** What belongs to the document and not to what is written in it. */
+    private static final Set<String> OF_THE_DOCUMENT =
+            Set.of("formatVersion", "id", "version", "sha256", "status", "kind", "permissions");
+
     private static final List<SheetField> ALL = read();
 
     private SheetFields() {}
@@ -62,7 +66,59 @@ public final class SheetFields {
                 fields.add(new SheetField(pointer, section, kinds, look, taken.shape(), taken.evidence()));
             }
         }
+        unlisted(schema, fields).forEach(pointer -> {
+            Taken taken = taken(schema, common, pointer);
+            int last = lastBeside(pointer, fields);
+            Section section = last < 0 ? Section.PAPERS : fields.get(last).section();
+            fields.add(
+                    last + 1,
+                    new SheetField(
+                            pointer,
+                            section,
+                            EnumSet.allOf(SeatKind.class),
+                            Look.WORDS,
+                            taken.shape(),
+                            taken.evidence()));
+        });
         return List.copyOf(fields);
+    }
+
+    /** The fields of the schema that the table does not place: they are asked of every restraint, beside their siblings. */
+    static List<String> unlisted(JsonNode schema, List<SheetField> placed) {
+        List<String> left = new ArrayList<>();
+        schema.path("properties").propertyStream().forEach(each -> {
+            String pointer = "/" + each.getKey();
+            boolean placedWhole =
+                    placed.stream().anyMatch(field -> field.pointer().equals(pointer));
+            boolean placedInParts =
+                    placed.stream().anyMatch(field -> field.pointer().startsWith(pointer + "/"));
+            if (placedInParts) {
+                each.getValue()
+                        .path("properties")
+                        .propertyStream()
+                        .map(part -> pointer + "/" + part.getKey())
+                        .filter(part -> placed.stream()
+                                .noneMatch(field -> field.pointer().equals(part)))
+                        .forEach(left::add);
+            } else if (!placedWhole && !OF_THE_DOCUMENT.contains(each.getKey())) {
+                left.add(pointer);
+            }
+        });
+        return left;
+    }
+
+    /** The place of the last field that it stands beside: of its group, or of the papers. */
+    static int lastBeside(String pointer, List<SheetField> placed) {
+        String group = pointer.substring(0, pointer.lastIndexOf('/') + 1);
+        for (int i = placed.size() - 1; i >= 0; i--) {
+            boolean beside = group.length() > 1
+                    ? placed.get(i).pointer().startsWith(group)
+                    : placed.get(i).section() == Section.PAPERS;
+            if (beside) {
+                return i;
+            }
+        }
+        return -1;
     }
 
     /** What a field takes, and whether a source says it. */
@@ -89,17 +145,8 @@ public final class SheetFields {
         return Arrays.stream(PermissionKey.values())
                 .filter(key -> key != PermissionKey.HANDLE_POSITION)
                 .filter(key -> PermissionTable.shipped().speakers(key).contains(speaker))
-                .map(key -> "/permissions/" + camel(key.name()))
+                .map(key -> "/permissions/" + CamelCase.of(key.name()))
                 .toList();
-    }
-
-    /** {@code FRONT_ROW} as a document writes it: {@code frontRow}. */
-    public static String camel(String constant) {
-        StringBuilder text = new StringBuilder();
-        for (String word : constant.toLowerCase(Locale.ROOT).split("_")) {
-            text.append(text.isEmpty() ? word : Character.toUpperCase(word.charAt(0)) + word.substring(1));
-        }
-        return text.toString();
     }
 
     /** What a field of another schema takes. */
@@ -111,7 +158,7 @@ public final class SheetFields {
     /** The kind that a document names. */
     static SeatKind kind(String word) {
         return Arrays.stream(SeatKind.values())
-                .filter(each -> camel(each.name()).equals(word))
+                .filter(each -> CamelCase.of(each.name()).equals(word))
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("There is no kind of restraint (" + word + ")"));
     }
@@ -244,7 +291,7 @@ public final class SheetFields {
         return words;
     }
 
-    private static JsonNode schema(String name) {
+    static JsonNode schema(String name) {
         try (InputStream in = SheetFields.class.getResourceAsStream(SCHEMAS + name)) {
             return LayetteJson.strict().readTree(in);
         } catch (IOException e) {
