@@ -3,7 +3,6 @@ package app.layette.core.cabin;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Permission;
-import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.Rules;
@@ -26,21 +25,13 @@ public final class PlaceAllowed {
             answer = answer.and(answer(rule.judge(there)));
         }
         boolean leg = there.usualMethod().isReclined() && !there.usualMethod().isBaseless();
-        return leg ? answer.and(answer(FloorAndLeg.beforehand(there).weight())) : answer;
+        return leg ? answer.and(FloorAndLeg.beforehand(there).weight().asPermission()) : answer;
     }
 
     private static Permission answer(Verdict verdict) {
         return verdict instanceof Verdict.Judged judged
-                ? answer(judged.deciding().weight())
+                ? judged.deciding().weight().asPermission()
                 : Permission.NOT_KNOWN;
-    }
-
-    private static Permission answer(Weight weight) {
-        return switch (weight) {
-            case HOLDS, ADVISE -> Permission.ALLOWED;
-            case NOT_KNOWN -> Permission.NOT_KNOWN;
-            case STOP, FIX -> Permission.NOT_ALLOWED;
-        };
     }
 
     private static List<Rule> rules(Method method) {

@@ -102,7 +102,7 @@ public final class WhichRestraint {
         List<InsertPiece> in = pieces(seat, optionalIn);
         Situation there = present.asIfInSeat(seat, inserted(seat, in));
         List<Finding> findings = findings(there);
-        Permission answer = together(findings);
+        Permission answer = Finding.together(findings);
         return new SeatAnswer(
                 seat,
                 answer,
@@ -148,19 +148,6 @@ public final class WhichRestraint {
     /** What nobody has measured yet, or only estimated, is still to be looked at (HAR-3). */
     private static Finding lookFirst(Conclusion conclusion) {
         return Finding.of(conclusion.code(), Weight.NOT_KNOWN, "lookFirst").build();
-    }
-
-    private static Permission together(List<Finding> findings) {
-        Permission answer = Permission.ALLOWED;
-        for (Finding finding : findings) {
-            answer = answer.and(
-                    switch (finding.weight()) {
-                        case STOP, FIX -> Permission.NOT_ALLOWED;
-                        case NOT_KNOWN -> Permission.NOT_KNOWN;
-                        case ADVISE, HOLDS -> Permission.ALLOWED;
-                    });
-        }
-        return answer;
     }
 
     private static SeatAnswer.Rooms rooms(Situation there) {

@@ -5,24 +5,17 @@ import app.layette.core.evidence.SheetValue;
 import app.layette.core.evidence.Source;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
-import app.layette.core.practice.PracticeProfile.SnugTest;
 import app.layette.core.seat.BaseFit;
 import app.layette.core.seat.Connectors;
-import app.layette.core.seat.CrashRule;
 import app.layette.core.seat.CrotchOpening;
 import app.layette.core.seat.Harness;
-import app.layette.core.seat.HeadDirection;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.InsertPiece;
-import app.layette.core.seat.LegUse;
 import app.layette.core.seat.LockOff;
-import app.layette.core.seat.ReboundBar;
 import app.layette.core.seat.Recline;
-import app.layette.core.seat.Rotation;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.seat.ServiceLife;
 import app.layette.core.seat.Shell;
-import app.layette.core.seat.SideElement;
 import app.layette.core.seat.WeightBand;
 import app.layette.core.table.Copies;
 import app.layette.core.vehicle.Belt;
@@ -149,6 +142,11 @@ final class SheetFilling {
             return sheet;
         }
         SeatSheet seat = sheet;
+        for (SheetValue value : SheetValue.values()) {
+            if (!value.isOfPlace() && Plainly.is(value)) {
+                seat = Plainly.at(seat, value.component(), before -> plainly(before, value));
+            }
+        }
         if (country.isPresent()) {
             seat = Copies.with(
                     seat,
@@ -166,14 +164,7 @@ final class SheetFilling {
                     filled(sheet.bases(), SheetValue.BASE_LISTED, read -> isYes(read) ? List.of(base) : List.of()));
         }
         seat = Copies.with(seat, "life", filled(sheet.life(), SheetValue.LIFE, SheetFilling::life));
-        seat = Copies.with(
-                seat, "crash", filled(sheet.crash(), SheetValue.CRASH_RULE, read -> CrashRule.valueOf(read.says())));
-        seat = Copies.with(seat, "parts", filled(sheet.parts(), SheetValue.PARTS, SheetFilling::names));
-        seat = Copies.with(
-                seat, "ownConditions", filled(sheet.ownConditions(), SheetValue.OWN_CONDITIONS, SheetFilling::names));
-        seat = Copies.with(seat, "windows", filled(sheet.windows(), SheetValue.WINDOWS, SheetFilling::names));
         seat = Copies.with(seat, "insert", insert(sheet.insert()));
-        seat = Copies.with(seat, "leg", filled(sheet.leg(), SheetValue.LEG, read -> LegUse.valueOf(read.says())));
         seat = Copies.with(
                 seat,
                 "connectors",
@@ -181,42 +172,25 @@ final class SheetFilling {
                         sheet.connectors(),
                         SheetValue.CONNECTORS,
                         read -> new Connectors(Connectors.Kind.valueOf(read.says()), null)));
-        seat = Copies.with(
-                seat,
-                "sideElement",
-                filled(sheet.sideElement(), SheetValue.SIDE_ELEMENT, read -> SideElement.valueOf(read.says())));
-        seat = Copies.with(
-                seat, "rotation", filled(sheet.rotation(), SheetValue.ROTATION, read -> Rotation.valueOf(read.says())));
-        seat = Copies.with(
-                seat,
-                "reboundBar",
-                filled(sheet.reboundBar(), SheetValue.REBOUND_BAR, read -> ReboundBar.valueOf(read.says())));
-        seat = Copies.with(seat, "tensionPanel", filled(sheet.tensionPanel(), SheetValue.PANEL, SheetFilling::isYes));
         seat = Copies.with(seat, "lockOffs", lockOffs(sheet.lockOffs()));
-        seat = Copies.with(seat, "harness", harness(sheet.harness()));
+        seat = Copies.with(
+                seat,
+                "harness",
+                Copies.with(seat.harness(), "loops", filled(sheet.harness().loops(), SheetValue.LOOPS, this::loops)));
         seat = Copies.with(
                 seat,
                 "shell",
                 Copies.with(
-                        sheet.shell(),
+                        seat.shell(),
                         "crotch",
                         filled(sheet.shell().crotch(), SheetValue.CROTCH, SheetFilling::openings)));
-        seat = Copies.with(seat, "recline", Copies.with(sheet.recline(), "indicator", indicator(sheet.recline())));
-        seat = Copies.with(
-                seat,
-                "carBed",
-                Copies.with(
-                        Copies.with(
-                                sheet.carBed(),
-                                "endStraps",
-                                filled(sheet.carBed().endStraps(), SheetValue.END_STRAPS, SheetFilling::isYes)),
-                        "headDirection",
-                        head(sheet.carBed().headDirection())));
-        return Copies.with(
-                seat,
-                "layFlat",
-                Copies.with(
-                        sheet.layFlat(), "headDirection", head(sheet.layFlat().headDirection())));
+        seat = Copies.with(seat, "recline", Copies.with(seat.recline(), "indicator", indicator(sheet.recline())));
+        // A child lies in a bed or in a carrier: what a page says of its head is said of whichever it is.
+        return Plainly.at(seat, "layFlat/headDirection", before -> plainly(before, SheetValue.HEAD_DIRECTION));
+    }
+
+    private Evidence<Object> plainly(Evidence<Object> sheet, SheetValue value) {
+        return filled(sheet, value, read -> Plainly.meaning(value, read.says()));
     }
 
     /** SUIT-10: masses that no sheet has; of several pages the heaviest. */
@@ -243,23 +217,6 @@ final class SheetFilling {
                                 page.value().mass(),
                                 new Source("manual", page.how().place(), page.on())))
                         .orElse(ofSheet);
-    }
-
-    private Evidence<HeadDirection> head(Evidence<HeadDirection> sheet) {
-        return filled(sheet, SheetValue.HEAD_DIRECTION, read -> HeadDirection.valueOf(read.says()));
-    }
-
-    private Harness harness(Harness sheet) {
-        Harness harness = Copies.with(sheet, "loops", filled(sheet.loops(), SheetValue.LOOPS, this::loops));
-        harness = Copies.with(
-                harness,
-                "snugTest",
-                filled(sheet.snugTest(), SheetValue.SNUG_TEST, read -> SnugTest.valueOf(read.says())));
-        harness = Copies.with(harness, "clip", filled(sheet.clip(), SheetValue.CLIP, SheetFilling::isYes));
-        return Copies.with(
-                harness,
-                "covers",
-                filled(sheet.covers(), SheetValue.COVERS, read -> Harness.Covers.valueOf(read.says())));
     }
 
     /** What the manual says of the insert: of a piece that no sheet names, or of the pieces whose bands leave this weight out. */
@@ -390,10 +347,10 @@ final class SheetFilling {
                 : new ServiceLife(ServiceLife.Kind.YEARS, Integer.valueOf(read.says()));
     }
 
-    private static List<String> names(Fact.SheetValueRead read) {
-        return read.says().equals(SheetValues.NONE)
+    static List<String> names(String says) {
+        return says.equals(SheetValues.NONE)
                 ? List.of()
-                : Arrays.stream(read.says().split(","))
+                : Arrays.stream(says.split(","))
                         .map(String::strip)
                         .filter(name -> !name.isEmpty())
                         .toList();

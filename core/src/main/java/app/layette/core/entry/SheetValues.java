@@ -2,18 +2,8 @@ package app.layette.core.entry;
 
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.measure.MassRange;
-import app.layette.core.practice.PracticeProfile.SnugTest;
 import app.layette.core.seat.Connectors;
-import app.layette.core.seat.CrashRule;
-import app.layette.core.seat.Harness;
-import app.layette.core.seat.HeadDirection;
 import app.layette.core.seat.Indicator;
-import app.layette.core.seat.LegUse;
-import app.layette.core.seat.ReboundBar;
-import app.layette.core.seat.Rotation;
-import app.layette.core.seat.SideElement;
-import app.layette.core.vehicle.Belt;
-import app.layette.core.vehicle.SeatingPosition;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -45,39 +35,26 @@ public final class SheetValues {
     /** The constants that a value can be; empty where it is text or a number alone. */
     public static List<String> choices(SheetValue value) {
         return switch (value) {
-            case AIRBAG -> names(SeatingPosition.Airbag.values());
-            case ANCHORS -> names(SeatingPosition.OwnAnchors.values());
-            case BELT_KIND -> names(Belt.Kind.values());
-            case FACING -> names(SeatingPosition.Facing.values());
-            case FLOOR -> names(SeatingPosition.Floor.values());
-            case INFLATABLE, APPROVED_HERE, BASE_LISTED, CLIP, PANEL, END_STRAPS -> List.of(YES, NO);
+            case APPROVED_HERE, BASE_LISTED -> List.of(YES, NO);
             case LIFE -> List.of(NOT_STATED);
-            case CRASH_RULE -> names(CrashRule.values());
+            // Parts have always some; of the others there may be none.
             case OWN_CONDITIONS, WINDOWS -> List.of(NONE);
             case INSERT -> List.of(NONE, "REQUIRED", "OPTIONAL", "MUST_BE_OUT");
             case LOOPS -> List.of(NONE, SHORT, LONG);
-            case SNUG_TEST -> names(SnugTest.values());
-            case COVERS -> names(Harness.Covers.values());
             case INDICATOR -> names(Indicator.Kind.values());
             case LEVEL_PASS -> names(Indicator.Pass.values());
             case SIDES -> names(Indicator.Sides.values());
             case CONNECTORS -> names(Connectors.Kind.values());
             case LOCK_OFFS -> List.of(NONE, "BASE", "CARRIER");
-            case LEG -> names(LegUse.values());
-            case REBOUND_BAR -> names(ReboundBar.values());
-            case ROTATION -> names(Rotation.values());
-            case SIDE_ELEMENT -> names(SideElement.values());
-            case HEAD_DIRECTION -> names(HeadDirection.values());
-            case PARTS, SLOTS, CROTCH -> List.of();
-            default -> List.of();
+            default -> Plainly.is(value) ? Plainly.choices(value) : List.of();
         };
     }
 
     /** Whether it is said in words or as a number, besides what can be chosen. */
     public static boolean isTyped(SheetValue value) {
         return switch (value) {
-            case LIFE, PARTS, OWN_CONDITIONS, WINDOWS, SLOTS, CROTCH -> true;
-            default -> false;
+            case LIFE, SLOTS, CROTCH -> true;
+            default -> Plainly.is(value) && Plainly.isNames(value);
         };
     }
 
@@ -113,8 +90,10 @@ public final class SheetValues {
             case LIFE -> number(says, MOST_YEARS);
             case SLOTS -> number(says, MOST_SLOTS);
             case CROTCH -> number(says, MOST_OPENINGS);
-            case PARTS, OWN_CONDITIONS, WINDOWS -> Optional.empty();
-            default -> Optional.of(new FieldProblem("says", says, "NOT_TAKEN", "", ""));
+            default ->
+                isTyped(read.value())
+                        ? Optional.empty()
+                        : Optional.of(new FieldProblem("says", says, "NOT_TAKEN", "", ""));
         };
         return typed.isPresent() ? typed : band(read, says);
     }

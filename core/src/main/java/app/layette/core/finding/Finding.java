@@ -1,6 +1,7 @@
 package app.layette.core.finding;
 
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.evidence.Source;
@@ -48,6 +49,13 @@ public record Finding(
     /** The last part of the message key. */
     public String reason() {
         return message.substring(message.lastIndexOf('.') + 1);
+    }
+
+    /** What findings come to together; allowed where there is none. */
+    public static Permission together(List<Finding> findings) {
+        return findings.stream()
+                .map(finding -> finding.weight().asPermission())
+                .reduce(Permission.ALLOWED, Permission::and);
     }
 
     /** Collects the parts of a finding. */

@@ -1,5 +1,7 @@
 package app.layette.core.finding;
 
+import app.layette.core.evidence.Permission;
+
 /** How much a finding weighs, heaviest first. The first three keep a fitting from being handed over. */
 public enum Weight {
     /** Must not be used like this. */
@@ -15,5 +17,14 @@ public enum Weight {
 
     public boolean blocks() {
         return this == STOP || this == NOT_KNOWN || this == FIX;
+    }
+
+    /** What a finding of this weight comes to where it is asked whether something may be: not known is never allowed. */
+    public Permission asPermission() {
+        return switch (this) {
+            case STOP, FIX -> Permission.NOT_ALLOWED;
+            case NOT_KNOWN -> Permission.NOT_KNOWN;
+            case ADVISE, HOLDS -> Permission.ALLOWED;
+        };
     }
 }

@@ -137,7 +137,7 @@ public record CabinAnswers(List<PlaceAnswer> answers) {
         return new PlaceAnswer(
                 position.id(),
                 method,
-                together(findings),
+                Finding.together(findings),
                 findings,
                 advice.filter(each -> each.band().isPresent()).map(CabinAnswers::best),
                 standing,
@@ -210,18 +210,5 @@ public record CabinAnswers(List<PlaceAnswer> answers) {
         return List.of(Finding.of(RuleCode.CAB_13, Weight.NOT_KNOWN, "notLookedYet")
                 .changedBy(look)
                 .build());
-    }
-
-    private static Permission together(List<Finding> findings) {
-        Permission answer = Permission.ALLOWED;
-        for (Finding finding : findings) {
-            answer = answer.and(
-                    switch (finding.weight()) {
-                        case STOP, FIX -> Permission.NOT_ALLOWED;
-                        case NOT_KNOWN -> Permission.NOT_KNOWN;
-                        case ADVISE, HOLDS -> Permission.ALLOWED;
-                    });
-        }
-        return answer;
     }
 }

@@ -9,6 +9,24 @@ public final class Copies {
     private Copies() {}
 
     /**
+     * What stands in a component.
+     *
+     * @throws IllegalArgumentException when the record has no such component
+     */
+    public static Object component(Record record, String name) {
+        RecordComponent here = Arrays.stream(record.getClass().getRecordComponents())
+                .filter(each -> each.getName().equals(name))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(
+                        record.getClass().getSimpleName() + " has no component (" + name + ")"));
+        try {
+            return here.getAccessor().invoke(record);
+        } catch (ReflectiveOperationException e) {
+            throw new IllegalStateException(record.getClass().getSimpleName() + " cannot be read", e);
+        }
+    }
+
+    /**
      * The same record with another value in one component.
      *
      * @param component its name

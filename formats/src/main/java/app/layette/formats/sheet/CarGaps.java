@@ -77,14 +77,6 @@ public final class CarGaps {
     }
 
     private static Optional<String> value(SheetValue value) {
-        return switch (value) {
-            case AIRBAG -> Optional.of("airbag");
-            case ANCHORS -> Optional.of("anchors");
-            case BELT_KIND -> Optional.of("belt/kind");
-            case INFLATABLE -> Optional.of("belt/inflatable");
-            case FACING -> Optional.of("facing");
-            case FLOOR -> Optional.of("floor");
-            default -> Optional.empty();
-        };
+        return value.isOfPlace() ? Optional.of(value.component()) : Optional.empty();
     }
 }

@@ -75,43 +75,16 @@ public final class SheetGaps {
         return switch (quantity) {
             case "GAP" -> "/gap";
             case "ANCHOR_LIMIT" -> "/anchorLimit";
-            case "BORROWED_SPACING" -> "/borrowedSpacingMost";
-            case "WEIGHT_MIN", "WEIGHT_MAX", "LENGTH_MAX" -> "/limits/" + CamelCase.of(quantity);
-            default -> "/shell/" + CamelCase.of(quantity);
+            default -> "/" + SheetValue.valueOf(quantity).component();
         };
     }
 
     private static String value(SheetValue value, SeatKind kind) {
-        return switch (value) {
-            case APPROVED_HERE -> "/approvals";
-            case LIFE -> "/life";
-            case CRASH_RULE -> "/crash";
-            case PARTS -> "/parts";
-            case BASE_LISTED -> "/bases";
-            case OWN_CONDITIONS -> "/ownConditions";
-            case INSERT -> "/insert";
-            case SLOTS -> "/shell/slots";
-            case LOOPS -> "/harness/loops";
-            case CROTCH -> "/shell/crotch";
-            case SNUG_TEST -> "/harness/snugTest";
-            case CLIP -> "/harness/clip";
-            case COVERS -> "/harness/covers";
-            case INDICATOR, LEVEL_PASS, SIDES -> "/recline/indicator";
-            case CONNECTORS -> "/connectors";
-            case LOCK_OFFS -> "/lockOffs";
-            case PANEL -> "/tensionPanel";
-            case LEG -> "/leg";
-            case WINDOWS -> "/windows";
-            case REBOUND_BAR -> "/reboundBar";
-            case ROTATION -> "/rotation";
-            case SIDE_ELEMENT -> "/sideElement";
-            case END_STRAPS -> "/carBed/endStraps";
-            case HEAD_DIRECTION -> kind == SeatKind.LAY_FLAT ? "/layFlat/headDirection" : "/carBed/headDirection";
-            case WEIGHT_MIN, WEIGHT_MAX, LENGTH_MAX, HEAD_ROOM, CARRIER_MASS, BASE_MASS, BORROWED_SPACING ->
-                quantity(value.name());
-            case AIRBAG, ANCHORS, BELT_KIND, INFLATABLE, FACING, FLOOR ->
-                throw new IllegalArgumentException("No seat sheet tells " + value);
-        };
+        if (value.isOfPlace()) {
+            throw new IllegalArgumentException("No seat sheet tells " + value);
+        }
+        boolean lying = value == SheetValue.HEAD_DIRECTION && kind == SeatKind.LAY_FLAT;
+        return lying ? "/layFlat/headDirection" : "/" + value.component();
     }
 
     private static VehicleSheet car(String name) {
