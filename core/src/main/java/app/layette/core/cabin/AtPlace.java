@@ -4,6 +4,7 @@ import app.layette.core.entry.Situation;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -25,7 +26,7 @@ abstract class AtPlace implements Rule {
     @Override
     public final Verdict judge(Situation situation) {
         if (situation.placed().isEmpty() || situation.car().isEmpty()) {
-            return Verdict.open("PLACE");
+            return Verdict.open(Missing.Entry.PLACE);
         }
         return situation
                 .position()

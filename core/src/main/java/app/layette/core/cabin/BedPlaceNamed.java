@@ -11,6 +11,7 @@ import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -37,7 +38,7 @@ public final class BedPlaceNamed implements Rule {
     @Override
     public Verdict judge(Situation situation) {
         if (situation.seat().isEmpty() || situation.placed().isEmpty()) {
-            return Verdict.open("PLACE");
+            return Verdict.open(Missing.Entry.PLACE);
         }
         Evidence<List<PositionId>> named = situation.seat().get().carBed().positions();
         PositionId place = situation.placed().get().value().position();

@@ -18,6 +18,7 @@ import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -72,7 +73,7 @@ public final class FloorAndLeg implements Rule {
     @Override
     public Verdict judge(Situation situation) {
         if (situation.seat().isEmpty()) {
-            return Verdict.open("SHEET");
+            return Verdict.open(Missing.Entry.SHEET);
         }
         Evidence<LegUse> leg = situation.seat().map(SeatSheet::leg).orElseThrow();
         if (leg.value().isEmpty()) {

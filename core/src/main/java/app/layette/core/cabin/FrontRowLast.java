@@ -15,6 +15,7 @@ import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -53,7 +54,7 @@ public final class FrontRowLast implements Rule {
         if (situation.placed().isEmpty()
                 || situation.car().isEmpty()
                 || situation.seat().isEmpty()) {
-            return Verdict.open("PLACE");
+            return Verdict.open(Missing.Entry.PLACE);
         }
         if (!situation.placed().get().value().position().isFrontRow()) {
             return Verdict.judged(Finding.of(CAB_1, Weight.HOLDS, "backRow"));
@@ -68,7 +69,7 @@ public final class FrontRowLast implements Rule {
         }
         List<SeatingPosition> back = back(situation);
         if (back.isEmpty()) {
-            return Verdict.open(Question.BACK_ROW.name());
+            return Verdict.open(Question.BACK_ROW);
         }
         Optional<PositionId> free = back.stream()
                 .map(SeatingPosition::id)

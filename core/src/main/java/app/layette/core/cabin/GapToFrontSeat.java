@@ -18,9 +18,9 @@ import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.measure.Length;
-import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Looks;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Quantities;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
@@ -73,7 +73,7 @@ public final class GapToFrontSeat implements Rule {
         Optional<Stamped<Fact.LengthMeasured>> byTape = situation.measured(Dimension.GAP);
         Optional<Stamped<String>> byEye = situation.answer(Question.GAP);
         if (byTape.isEmpty() && byEye.isEmpty()) {
-            return Verdict.open("GAP");
+            return Verdict.open(Missing.Entry.GAP);
         }
         boolean tapeIsLater = byTape.isPresent()
                 && (byEye.isEmpty() || byTape.get().seq() > byEye.get().seq());
@@ -84,7 +84,7 @@ public final class GapToFrontSeat implements Rule {
         Verdict.Judged seen =
                 Verdict.judged(seen(situation, byEye.get().value())).restingOn(byEye.get());
         boolean onlyTold = seen.passes() && !Question.GAP.isPassedBy(byEye.get().how());
-        return onlyTold ? Verdict.open(AnsweredByEye.TOLD_ONLY) : seen;
+        return onlyTold ? Verdict.open(Missing.Entry.LOOK_HERE) : seen;
     }
 
     @Override

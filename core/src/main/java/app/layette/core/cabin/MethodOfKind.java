@@ -14,6 +14,7 @@ import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -46,7 +47,7 @@ public final class MethodOfKind implements Rule {
     @Override
     public Verdict judge(Situation situation) {
         if (situation.seat().isEmpty() || situation.method().isEmpty()) {
-            return Verdict.open("PLACE");
+            return Verdict.open(Missing.Entry.PLACE);
         }
         Method method = situation.method().get();
         SeatSheet seat = situation.seat().get();

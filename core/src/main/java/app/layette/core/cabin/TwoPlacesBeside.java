@@ -11,6 +11,7 @@ import app.layette.core.finding.Lack;
 import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Rules;
@@ -37,7 +38,7 @@ public final class TwoPlacesBeside implements Rule {
     @Override
     public Verdict judge(Situation situation) {
         if (situation.placed().isEmpty() || situation.car().isEmpty()) {
-            return Verdict.open("PLACE");
+            return Verdict.open(Missing.Entry.PLACE);
         }
         Permission lies = situation.permission(PermissionKey.LAY_FLAT_POSITION);
         if (lies != Permission.ALLOWED) {

@@ -17,6 +17,7 @@ import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -57,7 +58,7 @@ public final class BaseFitsCarrier implements Rule {
     public Verdict judge(Situation situation) {
         Optional<Stamped<Fact.LabelRead>> label = situation.label(Fact.Part.BASE);
         if (label.isEmpty() || situation.seat().isEmpty()) {
-            return Verdict.open(situation.method().isEmpty() ? "PLACE" : "LABEL");
+            return Verdict.open(situation.method().isEmpty() ? Missing.Entry.PLACE : Missing.Entry.LABEL);
         }
         Evidence<List<BaseFit>> bases = situation.seat().map(SeatSheet::bases).orElseThrow();
         String model = label.get().value().model();

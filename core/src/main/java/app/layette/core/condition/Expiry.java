@@ -16,6 +16,7 @@ import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -67,7 +68,7 @@ public final class Expiry implements Rule {
             situation.label(part).map(Stamped::value).ifPresent(labels::add);
         }
         if (seat.isEmpty() || labels.size() < parts(situation).size()) {
-            return Verdict.open("LABEL");
+            return Verdict.open(Missing.Entry.LABEL);
         }
         List<LastDay> lastDays = new ArrayList<>();
         for (LabelRead label : labels) {

@@ -10,6 +10,7 @@ import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -39,7 +40,7 @@ public final class SheetMatchesLabel implements Rule {
     public Verdict judge(Situation situation) {
         Optional<Stamped<Fact.LabelRead>> label = situation.label(Fact.Part.CARRIER);
         if (label.isEmpty() || situation.seat().isEmpty()) {
-            return Verdict.open("LABEL");
+            return Verdict.open(Missing.Entry.LABEL);
         }
         return Verdict.judged(finding(label.get().value(), situation.seat().get()));
     }

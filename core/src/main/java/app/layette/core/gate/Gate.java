@@ -5,6 +5,7 @@ import app.layette.core.entry.Situation;
 import app.layette.core.finding.Weight;
 import app.layette.core.gate.ConclusionState.State;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.Verdict;
 import java.util.List;
@@ -80,7 +81,12 @@ public record Gate(List<ConclusionState> conclusions) {
             return new ConclusionState(conclusion, State.STALE, List.of(), Optional.empty(), stale.since());
         }
         if (verdict instanceof Verdict.Open open) {
-            return new ConclusionState(conclusion, State.OPEN, List.of(), Optional.of(open.waitsFor()), 0);
+            return new ConclusionState(
+                    conclusion,
+                    State.OPEN,
+                    List.of(),
+                    Optional.of(open.missing().message()),
+                    0);
         }
         return judged(conclusion, (Verdict.Judged) verdict, situation);
     }
@@ -108,6 +114,11 @@ public record Gate(List<ConclusionState> conclusions) {
 
     private static ConclusionState broken(Conclusion conclusion, String cause) {
         return new ConclusionState(
-                conclusion, State.BROKEN, List.of(), Optional.of("open.BROKEN_RULE"), 0, Optional.of(cause));
+                conclusion,
+                State.BROKEN,
+                List.of(),
+                Optional.of(Missing.Entry.BROKEN_RULE.message()),
+                0,
+                Optional.of(cause));
     }
 }

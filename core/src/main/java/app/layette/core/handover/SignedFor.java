@@ -10,6 +10,7 @@ import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -42,6 +43,8 @@ public final class SignedFor implements Rule {
                 .anyMatch(entry -> entry.fact() instanceof Countersigned
                         && !entry.by().isTrainee()
                         && entry.seen() >= lastByTrainee);
-        return signed ? Verdict.judged(Finding.of(OUT_3, Weight.HOLDS, "countersigned")) : Verdict.open("COUNTERSIGN");
+        return signed
+                ? Verdict.judged(Finding.of(OUT_3, Weight.HOLDS, "countersigned"))
+                : Verdict.open(Missing.Entry.COUNTERSIGN);
     }
 }

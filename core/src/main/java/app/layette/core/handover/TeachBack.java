@@ -17,6 +17,7 @@ import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Looks;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -73,7 +74,7 @@ public final class TeachBack implements Rule {
             }
             Optional<Stamped<Taught>> taught = situation.seen(Taught.class, fact -> fact.item() == item);
             if (taught.isEmpty() || isDeclinedWithoutReason(taught.get().value())) {
-                return Verdict.open("TEACH_BACK");
+                return Verdict.open(Missing.Entry.TEACH_BACK);
             }
             declined = taught.get().value().outcome() == TeachOutcome.DECLINED ? item : declined;
         }

@@ -17,6 +17,7 @@ import app.layette.core.finding.Weight;
 import app.layette.core.measure.Mass;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Looks;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -58,7 +59,7 @@ public final class CrotchOpeningInUse implements Rule {
         Optional<Stamped<CrotchSet>> set = situation.set(CrotchSet.class, each -> true);
         Optional<Stamped<Mass>> weight = situation.weight();
         if (set.isEmpty() || weight.isEmpty()) {
-            return Verdict.open("CROTCH");
+            return Verdict.open(Missing.Entry.CROTCH);
         }
         Evidence<List<CrotchOpening>> openings =
                 situation.seat().map(SeatSheet::shell).map(Shell::crotch).orElse(Evidence.notLooked());

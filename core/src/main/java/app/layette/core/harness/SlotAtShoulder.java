@@ -19,6 +19,7 @@ import app.layette.core.finding.Weight;
 import app.layette.core.measure.Length;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Looks;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -65,10 +66,10 @@ public final class SlotAtShoulder implements Rule {
         Optional<ShoulderAndSlots> shoulder = ShoulderAndSlots.in(situation);
         Optional<Stamped<SlotsSet>> set = situation.seen(SlotsSet.class);
         if (shoulder.isEmpty() || set.isEmpty()) {
-            return Verdict.open(shoulder.isEmpty() ? "SHOULDER" : "SLOTS");
+            return Verdict.open(shoulder.isEmpty() ? Missing.Entry.SHOULDER : Missing.Entry.SLOTS);
         }
         if (ThreadedAlike.isMovedSince(set.get(), situation)) {
-            return Verdict.open("RETHREAD");
+            return Verdict.open(Missing.Entry.RETHREAD);
         }
         if (shoulder.get().count() == 0) {
             return Verdict.judged(Finding.of(HAR_1, Weight.NOT_KNOWN, "slotsNotKnown")

@@ -13,6 +13,7 @@ import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -38,10 +39,10 @@ public final class ThreadedAlike implements Rule {
     public Verdict judge(Situation situation) {
         Optional<Stamped<SlotsSet>> set = situation.seen(SlotsSet.class);
         if (set.isEmpty()) {
-            return Verdict.open("SLOTS");
+            return Verdict.open(Missing.Entry.SLOTS);
         }
         if (isMovedSince(set.get(), situation)) {
-            return Verdict.open("RETHREAD");
+            return Verdict.open(Missing.Entry.RETHREAD);
         }
         return Verdict.judged(judge(set.get().value())).restingOn(set.get());
     }

@@ -15,6 +15,7 @@ import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -54,7 +55,7 @@ public final class LevelBeforeBirth implements Rule {
     public Verdict judge(Situation situation) {
         Optional<Stamped<LevelRead>> level = situation.level(Stage.TIGHT);
         if (level.isEmpty() || situation.seat().isEmpty()) {
-            return Verdict.open("LEVEL");
+            return Verdict.open(Missing.Entry.LEVEL);
         }
         Evidence<Indicator> indicator =
                 situation.seat().map(SeatSheet::recline).map(Recline::indicator).orElseThrow();

@@ -23,6 +23,7 @@ import app.layette.core.measure.Mass;
 import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Looks;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -96,7 +97,7 @@ public final class LevelWithChild implements Rule {
         Optional<Stamped<LevelRead>> level = situation.level(Stage.CHILD);
         Optional<Stamped<Mass>> weight = situation.weight();
         if (level.isEmpty() || weight.isEmpty() || situation.seat().isEmpty()) {
-            return Verdict.open("LEVEL");
+            return Verdict.open(Missing.Entry.LEVEL);
         }
         Evidence<Indicator> indicator =
                 situation.seat().map(SeatSheet::recline).map(Recline::indicator).orElseThrow();

@@ -19,9 +19,6 @@ import java.util.function.BiFunction;
  */
 public record AnsweredByEye(Question question, BiFunction<Situation, Stamped<String>, Verdict.Judged> further) {
 
-    /** What a check waits for that somebody only spoke of. */
-    public static final String TOLD_ONLY = "LOOK_HERE";
-
     public AnsweredByEye(Question question) {
         this(question, (situation, answer) -> Verdict.judged(finding(question, answer.value(), Weight.NOT_KNOWN)));
     }
@@ -29,7 +26,7 @@ public record AnsweredByEye(Question question, BiFunction<Situation, Stamped<Str
     public Verdict judge(Situation situation) {
         Optional<Stamped<String>> answer = situation.answer(question);
         if (answer.isEmpty()) {
-            return Verdict.open(question.name());
+            return Verdict.open(question);
         }
         return judge(situation, answer.get());
     }
@@ -40,7 +37,7 @@ public record AnsweredByEye(Question question, BiFunction<Situation, Stamped<Str
                 .map(weight -> Verdict.judged(finding(question, given.value(), weight)))
                 .orElseGet(() -> further.apply(situation, given))
                 .restingOn(given);
-        return verdict.passes() && !question.isPassedBy(given.how()) ? Verdict.open(TOLD_ONLY) : verdict;
+        return verdict.passes() && !question.isPassedBy(given.how()) ? Verdict.open(Missing.Entry.LOOK_HERE) : verdict;
     }
 
     /**

@@ -1,5 +1,6 @@
 package app.layette.core.rule;
 
+import app.layette.core.entry.Question;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
@@ -15,9 +16,9 @@ public sealed interface Verdict {
     /**
      * Nothing to judge yet: a look, a measure or an answer is missing.
      *
-     * @param waitsFor message key of what is missing
+     * @param missing what
      */
-    record Open(String waitsFor) implements Verdict {}
+    record Open(Missing missing) implements Verdict {}
 
     /**
      * Was looked at, and what was looked at is no longer what counts.
@@ -70,8 +71,12 @@ public sealed interface Verdict {
      */
     record Check(int seq, int seen) {}
 
-    static Verdict open(String waitsFor) {
-        return new Open("open." + waitsFor);
+    static Verdict open(Missing missing) {
+        return new Open(missing);
+    }
+
+    static Verdict open(Question question) {
+        return new Open(new Missing.Look(question));
     }
 
     static Judged judged(Finding.Builder finding) {

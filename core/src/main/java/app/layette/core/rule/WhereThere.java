@@ -40,7 +40,7 @@ public abstract class WhereThere<T> extends RuleByEye {
     @Override
     public Verdict judge(Situation situation) {
         if (situation.seat().isEmpty()) {
-            return Verdict.open("SHEET");
+            return Verdict.open(Missing.Entry.SHEET);
         }
         Evidence<T> said = has.apply(situation.seat().get());
         if (said.value().isEmpty()) {

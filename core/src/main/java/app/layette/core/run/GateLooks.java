@@ -4,13 +4,13 @@ import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.gate.Gate;
-import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Looks;
+import app.layette.core.rule.Missing;
 
 /** What the gate says of the looks that were taken. */
 record GateLooks(Situation situation, Gate gate) implements Looks {
-    private static final String TOLD_ONLY = "open." + AnsweredByEye.TOLD_ONLY;
+    private static final String TOLD_ONLY = Missing.Entry.LOOK_HERE.message();
 
     @Override
     public boolean isRequired(Conclusion conclusion) {

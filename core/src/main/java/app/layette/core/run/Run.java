@@ -5,6 +5,7 @@ import app.layette.core.entry.Situation;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.gate.Gate;
 import app.layette.core.practice.PracticeProfile.ChildOrder;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rules;
 import app.layette.core.seat.ChildWhen;
 import app.layette.core.seat.Recline;
@@ -22,7 +23,7 @@ import java.util.stream.Collectors;
  * @param steps in the order in which they are to be done
  */
 public record Run(List<Step> steps) {
-    private static final String WAITS_FOR_PLACE = "open.PLACE";
+    private static final String WAITS_FOR_PLACE = Missing.Entry.PLACE.message();
 
     public Run {
         steps = List.copyOf(steps);

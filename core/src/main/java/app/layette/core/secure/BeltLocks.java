@@ -16,6 +16,7 @@ import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Looks;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -89,7 +90,7 @@ public final class BeltLocks implements Rule {
     @Override
     public Verdict judge(Situation situation) {
         if (situation.placed().isEmpty() || situation.car().isEmpty()) {
-            return Verdict.open("PLACE");
+            return Verdict.open(Missing.Entry.PLACE);
         }
         Evidence<Belt.Kind> kind = BeltRules.belt(situation).kind();
         if (kind.value().isEmpty()) {
@@ -125,7 +126,7 @@ public final class BeltLocks implements Rule {
 
     private static Verdict unlocked(Situation situation) {
         if (!isTested(situation)) {
-            return Verdict.open("BELT_TEST");
+            return Verdict.open(Missing.Entry.BELT_TEST);
         }
         boolean onWhat = LockOffs.usable(situation).isEmpty();
         return Verdict.judged(

@@ -19,6 +19,7 @@ import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Looks;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -63,7 +64,7 @@ public final class HandleForDriving implements Rule {
     public Verdict judge(Situation situation) {
         Optional<Stamped<HandleSet>> set = situation.seen(HandleSet.class);
         if (set.isEmpty() || situation.seat().isEmpty()) {
-            return Verdict.open("HANDLE");
+            return Verdict.open(Missing.Entry.HANDLE);
         }
         HandlePosition position = set.get().value().position();
         Finding.Builder finding = switch (permission(situation, position)) {

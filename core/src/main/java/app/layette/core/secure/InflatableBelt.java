@@ -10,6 +10,7 @@ import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -36,7 +37,7 @@ public final class InflatableBelt implements Rule {
     @Override
     public Verdict judge(Situation situation) {
         if (situation.position().isEmpty()) {
-            return Verdict.open("PLACE");
+            return Verdict.open(Missing.Entry.PLACE);
         }
         Evidence<Boolean> inflatable = BeltRules.belt(situation).inflatable();
         if (inflatable.value().isEmpty()) {

@@ -10,6 +10,7 @@ import app.layette.core.finding.RuleCode;
 import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Looks;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -57,7 +58,7 @@ public final class OwnBuckle implements Rule {
         return situation
                 .answerAt(Question.BUCKLE, second)
                 .map(answer -> both(byEye.judge(situation, answer), here))
-                .orElseGet(() -> Verdict.open("BUCKLE_SECOND"));
+                .orElseGet(() -> Verdict.open(Missing.Entry.BUCKLE_SECOND));
     }
 
     private static Verdict both(Verdict second, Verdict.Judged first) {

@@ -13,6 +13,7 @@ import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -39,7 +40,7 @@ public final class RoutingAllowed implements Rule {
     @Override
     public Verdict judge(Situation situation) {
         if (situation.seat().isEmpty()) {
-            return Verdict.open("SHEET");
+            return Verdict.open(Missing.Entry.SHEET);
         }
         Permission withoutBase = situation.permission(PermissionKey.CARRIER_WITHOUT_BASE);
         if (withoutBase != Permission.ALLOWED) {

@@ -12,6 +12,7 @@ import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.RuleByEye;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -52,7 +53,7 @@ public final class Windows extends RuleByEye {
     @Override
     public Verdict judge(Situation situation) {
         if (situation.seat().isEmpty()) {
-            return Verdict.open("SHEET");
+            return Verdict.open(Missing.Entry.SHEET);
         }
         Evidence<List<String>> windows =
                 situation.seat().map(SeatSheet::windows).orElseThrow();

@@ -17,6 +17,7 @@ import app.layette.core.finding.Weight;
 import app.layette.core.measure.Mass;
 import app.layette.core.practice.AnchorLimits;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Quantities;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
@@ -54,10 +55,10 @@ public final class AnchorLimit implements Rule {
     public Verdict judge(Situation situation) {
         Optional<Stamped<Mass>> weight = situation.weight();
         if (weight.isEmpty() || situation.seat().isEmpty()) {
-            return Verdict.open("WEIGHT");
+            return Verdict.open(Missing.Entry.WEIGHT);
         }
         if (situation.car().isEmpty()) {
-            return Verdict.open("PLACE");
+            return Verdict.open(Missing.Entry.PLACE);
         }
         Optional<Mass> restraint = restraintMass(situation.seat().get());
         Optional<Mass> limit = limit(situation);

@@ -16,6 +16,7 @@ import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -48,7 +49,7 @@ public final class FeetPastEnd implements Rule {
     @Override
     public Verdict judge(Situation situation) {
         if (situation.seat().isEmpty()) {
-            return Verdict.open("SHEET");
+            return Verdict.open(Missing.Entry.SHEET);
         }
         if (!isAsked(situation)) {
             return Verdict.judged(Finding.of(SUIT_6, Weight.HOLDS, "noLimit"));

@@ -21,6 +21,7 @@ import app.layette.core.growth.Share;
 import app.layette.core.measure.Length;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Looks;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -67,7 +68,7 @@ public final class HeadRoom implements Rule {
     public Verdict judge(Situation situation) {
         Optional<Room> room = room(situation);
         if (room.isEmpty() || situation.seat().isEmpty()) {
-            return Verdict.open("HEAD_ROOM");
+            return Verdict.open(Missing.Entry.HEAD_ROOM);
         }
         Evidence<Length> manual = situation.headRoomAsked();
         if (!manual.isLooked()) {

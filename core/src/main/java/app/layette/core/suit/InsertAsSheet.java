@@ -15,6 +15,7 @@ import app.layette.core.finding.Weight;
 import app.layette.core.measure.Mass;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Looks;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -60,7 +61,7 @@ public final class InsertAsSheet implements Rule {
     @Override
     public Verdict judge(Situation situation) {
         if (situation.seat().isEmpty() || situation.weight().isEmpty()) {
-            return Verdict.open("WEIGHT");
+            return Verdict.open(Missing.Entry.WEIGHT);
         }
         Evidence<List<InsertPiece>> pieces =
                 situation.seat().map(SeatSheet::insert).orElseThrow();
@@ -76,7 +77,7 @@ public final class InsertAsSheet implements Rule {
         for (InsertPiece piece : pieces.value().get()) {
             Optional<Stamped<Fact.InsertSet>> set = situation.insert(piece);
             if (set.isEmpty()) {
-                return Verdict.open("INSERT");
+                return Verdict.open(Missing.Entry.INSERT);
             }
             Optional<Finding.Builder> wrong =
                     wrong(piece, situation, set.get().value().in());

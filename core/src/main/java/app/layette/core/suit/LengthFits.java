@@ -15,6 +15,7 @@ import app.layette.core.finding.Weight;
 import app.layette.core.measure.Length;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Looks;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -52,7 +53,7 @@ public final class LengthFits implements Rule {
     public Verdict judge(Situation situation) {
         Optional<Stamped<Fact.LengthMeasured>> measured = situation.measured(Dimension.BODY);
         if (measured.isEmpty() || situation.seat().isEmpty()) {
-            return Verdict.open("LENGTH");
+            return Verdict.open(Missing.Entry.LENGTH);
         }
         Optional<Finding.Builder> again = MeasureAge.ofLength(situation, measured.get());
         if (again.isPresent()) {

@@ -14,6 +14,7 @@ import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Looks;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -49,7 +50,7 @@ public final class Orders implements Rule {
     public Verdict judge(Situation situation) {
         Optional<Ordered> order = standing(situation);
         if (order.isEmpty() || situation.seat().isEmpty()) {
-            return Verdict.open("ORDER");
+            return Verdict.open(Missing.Entry.ORDER);
         }
         Ordered given = order.get();
         if (given.order() == OrderKind.NONE) {

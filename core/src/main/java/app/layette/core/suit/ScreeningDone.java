@@ -17,6 +17,7 @@ import app.layette.core.measure.Mass;
 import app.layette.core.practice.PracticeProfile.Screening;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Looks;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -68,7 +69,7 @@ public final class ScreeningDone implements Rule {
     public Verdict judge(Situation situation) {
         Optional<Stamped<String>> condition = situation.answer(Question.CONDITION);
         if (situation.child().isEmpty() || situation.weight().isEmpty() || condition.isEmpty()) {
-            return Verdict.open("CONDITION");
+            return Verdict.open(Missing.Entry.CONDITION);
         }
         if (!isAskedOf(situation)) {
             return Verdict.judged(Finding.of(SUIT_8, Weight.HOLDS, "notAsked"));

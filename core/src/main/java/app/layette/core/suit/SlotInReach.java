@@ -13,6 +13,7 @@ import app.layette.core.finding.Weight;
 import app.layette.core.harness.ShoulderAndSlots;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Looks;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -56,7 +57,7 @@ public final class SlotInReach implements Rule {
     public Verdict judge(Situation situation) {
         Optional<ShoulderAndSlots> shoulder = ShoulderAndSlots.in(situation);
         if (shoulder.isEmpty()) {
-            return Verdict.open("SHOULDER");
+            return Verdict.open(Missing.Entry.SHOULDER);
         }
         if (shoulder.get().count() == 0) {
             return Verdict.judged(Finding.of(SUIT_4, Weight.NOT_KNOWN, "slotsNotKnown")

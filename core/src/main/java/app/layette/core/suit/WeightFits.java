@@ -14,6 +14,7 @@ import app.layette.core.finding.Weight;
 import app.layette.core.measure.Mass;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Looks;
+import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Verdict;
@@ -52,7 +53,7 @@ public final class WeightFits implements Rule {
     public Verdict judge(Situation situation) {
         Optional<Stamped<Mass>> weight = situation.weight();
         if (weight.isEmpty() || situation.child().isEmpty() || situation.seat().isEmpty()) {
-            return Verdict.open("WEIGHT");
+            return Verdict.open(Missing.Entry.WEIGHT);
         }
         if (situation.weightMin().value().isEmpty()
                 || situation.weightMax().value().isEmpty()) {

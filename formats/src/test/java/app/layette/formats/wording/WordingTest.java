@@ -26,6 +26,7 @@ import app.layette.core.practice.PracticeProfile.SnugTest;
 import app.layette.core.recline.WayOut;
 import app.layette.core.rethread.Refusal;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Missing;
 import app.layette.core.run.Step;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator;
@@ -60,6 +61,7 @@ class WordingTest {
     void everythingThatCanBeSaidHasItsWords() {
         List<String> keys = new ArrayList<>();
         Conclusion.values().forEach(each -> keys.add("conclusion." + each));
+        all(keys, "open", Missing.Entry.values());
         all(keys, "step", StepKey.values());
         all(keys, "phase", Phase.values());
         all(keys, "weight", Weight.values());
