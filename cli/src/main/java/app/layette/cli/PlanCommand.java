@@ -37,7 +37,7 @@ final class PlanCommand implements Callable<Integer> {
     @Option(
             names = "--text",
             paramLabel = "LANGUAGE",
-            description = "Adds sentences, in a language that there is a file for: en, es.")
+            description = "Adds sentences, in a language of the program (en, es, …).")
     private String language;
 
     @Option(names = "--units", defaultValue = "metric", description = "metric or customary, for the sentences.")

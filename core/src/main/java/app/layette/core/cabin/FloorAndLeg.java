@@ -40,13 +40,8 @@ public final class FloorAndLeg implements Rule {
     private static final RuleCard CARD = RuleCard.of(Conclusion.FLOOR_AND_LEG, RuleCode.CAB_8)
             .requiredOf(Method::staysInTheCar)
             .countsBeforeBirth()
-            .reopenedBy(
-                    Change.TIGHTENED,
-                    Change.BELT_TOUCHED,
-                    Change.ANCHOR_TOUCHED,
-                    Change.OTHER_SEAT,
-                    Change.OTHER_CAR,
-                    Change.PLACE_OR_METHOD)
+            .reopenedBy(Change.TIGHTENED, Change.BELT_TOUCHED, Change.ANCHOR_TOUCHED)
+            .reopenedElsewhere()
             .asks(Asked.about(Question.LEG)
                     .leftToRule("LOCKED_ON_FLOOR")
                     .fix("NOT_LOCKED")

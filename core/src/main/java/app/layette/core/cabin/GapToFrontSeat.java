@@ -43,13 +43,8 @@ import java.util.stream.Stream;
 public final class GapToFrontSeat implements Rule {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("GAP"), RuleCode.CAB_10)
             .requiredOf(Method::isReclined)
-            .reopenedBy(
-                    Change.CARRIER_ON_OFF,
-                    Change.FRONT_SEAT_MOVED,
-                    Change.HANDLE_MOVED,
-                    Change.OTHER_SEAT,
-                    Change.OTHER_CAR,
-                    Change.PLACE_OR_METHOD)
+            .reopenedBy(Change.CARRIER_ON_OFF, Change.FRONT_SEAT_MOVED, Change.HANDLE_MOVED)
+            .reopenedElsewhere()
             .asks(Asked.about(Question.GAP).leftToRule("FLAT_HAND", "LESS", "TOUCHES"))
             .decidedBy(PermissionKey.TOUCHING_FRONT_SEAT)
             .decidedBy(Fact.Quantity.GAP)

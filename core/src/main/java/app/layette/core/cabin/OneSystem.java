@@ -2,7 +2,6 @@ package app.layette.core.cabin;
 
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
-import app.layette.core.entry.Change;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
@@ -25,7 +24,7 @@ public final class OneSystem extends RuleByEye {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("ONE_SYSTEM"), RuleCode.CAB_5)
             .requiredOf(Method::staysInTheCar)
             .countsBeforeBirth()
-            .reopenedBy(Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .reopenedElsewhere()
             .asks(Asked.about(Question.SYSTEMS)
                     .leftToRule("ANCHORS_ALONE", "BELT_ALONE", "ANCHORS_AND_BELT", "WITH_TOP_TETHER")
                     .shownIn(LookKey.FIXED, 300, Asked.Shown.AS_SHEET))

@@ -2,7 +2,6 @@ package app.layette.core.cabin;
 
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
-import app.layette.core.entry.Change;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
@@ -21,7 +20,7 @@ import com.google.auto.service.AutoService;
 public final class SitsWhole extends RuleByEye {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("SITS_WHOLE"), RuleCode.CAB_3)
             .countsBeforeBirth()
-            .reopenedBy(Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .reopenedElsewhere()
             .asks(Asked.about(Question.SITS_WHOLE)
                     .holds("WHOLE")
                     .leftToRule("OVERHANGS")

@@ -68,7 +68,7 @@ final class Plainly {
         return CONTENTS.containsKey(value);
     }
 
-    /** The constants that can be said; empty for names. */
+    /** The constants that can be said; of names, that there are none. */
     static List<String> choices(SheetValue value) {
         Type content = CONTENTS.get(value);
         if (content == Boolean.class) {
@@ -78,7 +78,7 @@ final class Plainly {
                 ? Arrays.stream(kind.getEnumConstants())
                         .map(each -> ((Enum<?>) each).name())
                         .toList()
-                : List.of();
+                : List.of(SheetValues.NONE);
     }
 
     /** Whether it is names. */

@@ -2,11 +2,9 @@ package app.layette.core.entry;
 
 import app.layette.core.finding.RuleCode;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.ServiceLoader;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
@@ -91,17 +89,11 @@ public final class Question implements Comparable<Question> {
 
         private static Map<Question, Asked> load() {
             Map<Question, Asked> all = new LinkedHashMap<>();
-            ServiceLoader.load(Asking.class, Asking.class.getClassLoader()).stream()
-                    .map(ServiceLoader.Provider::get)
-                    .sorted(Comparator.comparingInt(Asking::order)
-                            .thenComparing(each -> each.getClass().getName()))
-                    .map(Asking::asked)
-                    .flatMap(Collection::stream)
-                    .forEach(asked -> {
-                        if (all.put(asked.question(), asked) != null) {
-                            throw new IllegalStateException("Two rules ask " + asked.question());
-                        }
-                    });
+            Asking.all().stream().map(Asking::asked).flatMap(Collection::stream).forEach(asked -> {
+                if (all.put(asked.question(), asked) != null) {
+                    throw new IllegalStateException("Two rules ask " + asked.question());
+                }
+            });
             return all;
         }
     }

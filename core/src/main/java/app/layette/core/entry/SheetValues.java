@@ -37,8 +37,8 @@ public final class SheetValues {
         return switch (value) {
             case APPROVED_HERE, BASE_LISTED -> List.of(YES, NO);
             case LIFE -> List.of(NOT_STATED);
-            // Parts have always some; of the others there may be none.
-            case OWN_CONDITIONS, WINDOWS -> List.of(NONE);
+            // A restraint has always parts; of other names there may be none.
+            case PARTS -> List.of();
             case INSERT -> List.of(NONE, "REQUIRED", "OPTIONAL", "MUST_BE_OUT");
             case LOOPS -> List.of(NONE, SHORT, LONG);
             case INDICATOR -> names(Indicator.Kind.values());

@@ -2,9 +2,9 @@ package app.layette.core.gate;
 
 import app.layette.core.entry.Method;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleCard;
 import app.layette.core.rule.Rules;
-import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.LinkedHashSet;
@@ -13,36 +13,52 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
-import java.util.stream.Collectors;
 
 /** The conclusions that each method requires before a hand-over, as each rule says of itself. */
 public final class Required {
-    private static final Map<Method, Set<Conclusion>> BY_METHOD = each(method -> card -> card.isRequiredBy(method));
-    private static final Map<Method, Set<Conclusion>> BEFORE_BIRTH = each(Required::beforeBirthOf);
+    private static final List<RuleCard> CARDS =
+            Rules.all().stream().map(Rule::card).toList();
+    private static final Map<Method, Set<Conclusion>> BY_METHOD = by(CARDS);
+    private static final Map<Method, Set<Conclusion>> BEFORE_BIRTH = beforeBirth(CARDS);
 
     private Required() {}
 
-    private static Map<Method, Set<Conclusion>> each(Function<Method, Predicate<RuleCard>> such) {
-        return Arrays.stream(Method.values())
-                .collect(Collectors.toMap(
-                        method -> method,
-                        method -> inOrder(method, Rules.conclusions(such.apply(method))),
-                        (one, other) -> one,
-                        () -> new EnumMap<>(Method.class)));
+    /**
+     * What each method requires by these cards.
+     *
+     * @throws IllegalStateException when a method would require nothing
+     */
+    static Map<Method, Set<Conclusion>> by(List<RuleCard> cards) {
+        return each(cards, method -> card -> card.isRequiredBy(method));
     }
 
-    private static Set<Conclusion> inOrder(Method method, List<Conclusion> conclusions) {
-        if (conclusions.isEmpty()) {
-            throw new IllegalStateException("Nothing is required of " + method);
+    /**
+     * What each method requires before the birth: of its own, what needs no child; the level without one in place of the
+     * level with it.
+     *
+     * @throws IllegalStateException when a method would require nothing
+     */
+    static Map<Method, Set<Conclusion>> beforeBirth(List<RuleCard> cards) {
+        Predicate<RuleCard> level = card -> card.conclusion().equals(Conclusion.LEVEL);
+        return each(
+                cards,
+                method -> card -> card.isRequiredBeforeBirth()
+                        && (card.conclusion().equals(Conclusion.LEVEL_TIGHT)
+                                ? cards.stream().filter(level).anyMatch(each -> each.isRequiredBy(method))
+                                : card.isRequiredBy(method)));
+    }
+
+    private static Map<Method, Set<Conclusion>> each(List<RuleCard> cards, Function<Method, Predicate<RuleCard>> such) {
+        Map<Method, Set<Conclusion>> required = new EnumMap<>(Method.class);
+        for (Method method : Method.values()) {
+            Set<Conclusion> conclusions = new LinkedHashSet<>();
+            cards.stream().filter(such.apply(method)).map(RuleCard::conclusion).forEach(conclusions::add);
+            if (conclusions.isEmpty()) {
+                throw new IllegalStateException("Nothing is required of " + method);
+            }
+            required.put(method, Collections.unmodifiableSet(conclusions));
         }
-        return Collections.unmodifiableSet(new LinkedHashSet<>(conclusions));
-    }
-
-    /** Of what the method asks, what needs no child; the level without one in place of the level with it. */
-    private static Predicate<RuleCard> beforeBirthOf(Method method) {
-        boolean level = Rules.card(Conclusion.LEVEL).isRequiredBy(method);
-        return card -> card.isRequiredBeforeBirth()
-                && (card.conclusion().equals(Conclusion.LEVEL_TIGHT) ? level : card.isRequiredBy(method));
+        return required;
     }
 
     /** In the order of the work; never empty. */

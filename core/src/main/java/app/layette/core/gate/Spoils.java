@@ -17,7 +17,6 @@ public final class Spoils {
 
     /** The changes that re-open a conclusion on this restraint. */
     public static Set<Change> of(Conclusion conclusion, Situation situation) {
-        RuleCard card = Rules.card(conclusion);
         // A restraint of which nobody knows whether it turns is treated as one that does.
         boolean still = situation
                 .seat()
@@ -25,7 +24,12 @@ public final class Spoils {
                 .flatMap(rotation -> rotation.value())
                 .filter(rotation -> rotation == Rotation.NONE)
                 .isPresent();
-        if (still || card.reopenedOnTurningBaseBy().isEmpty()) {
+        return of(Rules.card(conclusion), !still);
+    }
+
+    /** The changes that re-open what a rule gives, on a restraint that may turn or does not. */
+    static Set<Change> of(RuleCard card, boolean turns) {
+        if (!turns || card.reopenedOnTurningBaseBy().isEmpty()) {
             return card.reopenedBy();
         }
         Set<Change> changes = EnumSet.noneOf(Change.class);

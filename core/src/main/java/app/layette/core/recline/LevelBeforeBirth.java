@@ -40,10 +40,8 @@ public final class LevelBeforeBirth implements Rule {
                     Change.BELT_TOUCHED,
                     Change.ANCHOR_TOUCHED,
                     Change.ARMS_WALKED_IN,
-                    Change.CAR_MOVED,
-                    Change.OTHER_SEAT,
-                    Change.OTHER_CAR,
-                    Change.PLACE_OR_METHOD)
+                    Change.CAR_MOVED)
+            .reopenedElsewhere()
             .at(StepKey.TIGHTEN, 600);
 
     @Override

@@ -55,10 +55,8 @@ public final class LevelWithChild implements Rule {
                     Change.ANCHOR_TOUCHED,
                     Change.ARMS_WALKED_IN,
                     Change.CARRIER_ON_OFF,
-                    Change.CAR_MOVED,
-                    Change.OTHER_SEAT,
-                    Change.OTHER_CAR,
-                    Change.PLACE_OR_METHOD)
+                    Change.CAR_MOVED)
+            .reopenedElsewhere()
             .asks(Asked.about(Question.SIDES)
                     .of(RuleCode.REC_3)
                     .leftToRule("ALIKE", "ONE_ONLY", "DIFFER")

@@ -1,9 +1,6 @@
 package app.layette.core.ride;
 
-import static app.layette.core.finding.RuleCode.CAB_1;
 import static app.layette.core.finding.RuleCode.CAB_13;
-import static app.layette.core.finding.RuleCode.CAB_6;
-import static app.layette.core.finding.RuleCode.SEC_1;
 import static app.layette.core.finding.RuleCode.SEC_9;
 import static app.layette.core.finding.RuleCode.SUIT_7;
 import static app.layette.core.finding.RuleCode.SUIT_8;
@@ -19,6 +16,8 @@ import app.layette.core.gate.Gate;
 import app.layette.core.gate.RuleBook;
 import app.layette.core.practice.PracticeProfile.RoutingFirst;
 import app.layette.core.rule.Conclusion;
+import app.layette.core.rule.RuleCard;
+import app.layette.core.rule.Rules;
 import app.layette.core.run.Saying;
 import app.layette.core.run.SheetSays;
 import app.layette.core.seat.HandlePosition;
@@ -63,13 +62,6 @@ public record RideCard(
             Conclusion.SCREENING,
                     Finding.of(SUIT_8, Weight.ADVISE, "proveScreening").build());
 
-    /** What is proved at the car, with the rule it belongs to. */
-    private static final Map<Conclusion, RuleCode> AT_THE_CAR = Map.of(
-            Conclusion.AIRBAG, CAB_1,
-            Conclusion.VEHICLE_SEAT, CAB_13,
-            Conclusion.BELT_LOCKS, SEC_1,
-            Conclusion.INFLATABLE_BELT, CAB_6);
-
     public RideCard {
         findings = List.copyOf(findings);
         prove = List.copyOf(prove);
@@ -113,8 +105,7 @@ public record RideCard(
                 open = false;
             }
             order.forEach(this::sayAbout);
-            for (Conclusion conclusion : List.of(
-                    Conclusion.AIRBAG, Conclusion.VEHICLE_SEAT, Conclusion.BELT_LOCKS, Conclusion.INFLATABLE_BELT)) {
+            for (Conclusion conclusion : Rules.conclusions(RuleCard::isOfPlaceAlone)) {
                 open &= provedOrToProve(conclusion, there);
             }
             findings.sort(Comparator.comparing(Finding::weight));
@@ -203,8 +194,10 @@ public record RideCard(
                 findings.addAll(state.findings());
                 return state.passed();
             }
-            prove.add(Finding.of(AT_THE_CAR.get(conclusion), Weight.ADVISE, "prove" + conclusion.name())
-                    .build());
+            // Of the vehicle seat it is also proved that it is one of the back (CAB-13).
+            RuleCode code = conclusion.equals(Conclusion.VEHICLE_SEAT) ? CAB_13 : conclusion.code();
+            prove.add(
+                    Finding.of(code, Weight.ADVISE, "prove" + conclusion.name()).build());
             return true;
         }
     }

@@ -15,6 +15,7 @@ import java.util.List;
 public interface Rule extends Asking {
     RuleCard card();
 
+    /** The verdict on its conclusion as things are; whatever it throws is taken for broken, never for passed. */
     Verdict judge(Situation situation);
 
     default Conclusion conclusion() {

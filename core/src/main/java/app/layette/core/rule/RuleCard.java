@@ -135,6 +135,11 @@ public record RuleCard(
             return this;
         }
 
+        /** What was looked at belongs to this restraint at this place of this car: elsewhere it is taken again. */
+        public Builder reopenedElsewhere() {
+            return reopenedBy(Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD);
+        }
+
         /** After these too, on a restraint that turns. */
         public Builder reopenedOnTurningBaseBy(Change... changes) {
             onTurningBase.addAll(List.of(changes));

@@ -5,14 +5,15 @@ import app.layette.core.entry.Fact;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.step.StepKey;
-import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.ServiceLoader;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Every rule there is, in the order of the work: what its class says of itself, gathered. */
 public final class Rules {
@@ -21,21 +22,15 @@ public final class Rules {
     private static final List<Conclusion> CONCLUSIONS = List.copyOf(CARDS.keySet());
     private static final Map<StepKey, List<Rule>> BY_STEP =
             ALL.stream().collect(Collectors.groupingBy(rule -> rule.card().step()));
+    private static final Map<Object, StepKey> DECIDED_AT = decided();
 
     private Rules() {}
 
     private static List<Rule> load() {
-        List<Rule> rules = ServiceLoader.load(Asking.class, Asking.class.getClassLoader()).stream()
-                .map(ServiceLoader.Provider::get)
+        return Asking.all().stream()
                 .filter(Rule.class::isInstance)
                 .map(Rule.class::cast)
-                .sorted(Comparator.comparingInt(Rule::order)
-                        .thenComparing(rule -> rule.getClass().getName()))
                 .toList();
-        if (rules.isEmpty()) {
-            throw new IllegalStateException("There is no rule: what gathers them was left out of the program");
-        }
-        return rules;
     }
 
     private static Map<Conclusion, RuleCard> cards() {
@@ -48,6 +43,22 @@ public final class Rules {
         return cards;
     }
 
+    /** Where what decides a rule is asked for; it decides one rule, or its page would be asked for twice. */
+    private static Map<Object, StepKey> decided() {
+        Map<Object, StepKey> decided = new HashMap<>();
+        for (RuleCard card : CARDS.values()) {
+            Stream.of(card.permissions(), card.values(), card.quantities())
+                    .flatMap(Set::stream)
+                    .forEach(each -> {
+                        if (decided.put(each, card.step()) != null) {
+                            throw new IllegalStateException("Two rules are decided by " + each);
+                        }
+                    });
+        }
+        return decided;
+    }
+
+    /** Every rule, in the order of the work. */
     public static List<Rule> all() {
         return ALL;
     }
@@ -95,21 +106,17 @@ public final class Rules {
 
     /** Where a permission is asked for: the step of the rule that it decides; empty for one that decides none. */
     public static Optional<StepKey> stepOf(PermissionKey permission) {
-        return stepWhere(card -> card.permissions().contains(permission));
+        return Optional.ofNullable(DECIDED_AT.get(permission));
     }
 
     /** Where a value of a sheet is asked for; empty for one that decides no rule. */
     public static Optional<StepKey> stepOf(SheetValue value) {
-        return stepWhere(card -> card.values().contains(value));
+        return Optional.ofNullable(DECIDED_AT.get(value));
     }
 
     /** Where a mass or length is asked for; empty for one that decides no rule. */
     public static Optional<StepKey> stepOf(Fact.Quantity quantity) {
-        return stepWhere(card -> card.quantities().contains(quantity));
-    }
-
-    private static Optional<StepKey> stepWhere(Predicate<RuleCard> such) {
-        return CARDS.values().stream().filter(such).map(RuleCard::step).findFirst();
+        return Optional.ofNullable(DECIDED_AT.get(quantity));
     }
 
     static int place(Conclusion conclusion) {

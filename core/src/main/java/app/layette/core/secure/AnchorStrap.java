@@ -2,7 +2,6 @@ package app.layette.core.secure;
 
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
-import app.layette.core.entry.Change;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
@@ -25,7 +24,7 @@ public final class AnchorStrap extends RuleByEye {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("STRAP"), RuleCode.SEC_3)
             .requiredOf(Method::isByAnchorStrap)
             .countsBeforeBirth()
-            .reopenedBy(Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .reopenedElsewhere()
             .asks(Asked.about(Question.STRAP)
                     .holds("STRAIGHT_AND_STOWED")
                     .fix("TWISTED", "TAIL_LOOSE")

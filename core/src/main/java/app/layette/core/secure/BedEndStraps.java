@@ -20,8 +20,8 @@ import com.google.auto.service.AutoService;
 public final class BedEndStraps extends WhereThere<Boolean> {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("END_STRAPS"), RuleCode.SEC_3)
             .requiredOf(method -> method.kind() == SeatKind.CAR_BED)
-            .reopenedBy(
-                    Change.TIGHTENED, Change.BELT_TOUCHED, Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .reopenedBy(Change.TIGHTENED, Change.BELT_TOUCHED)
+            .reopenedElsewhere()
             .asks(Asked.about(Question.END_STRAPS)
                     .leftToRule("ROUND_THE_LAP_PART")
                     .fix("LOOSE")

@@ -18,7 +18,8 @@ import com.google.auto.service.AutoService;
 public final class CarrierClicked extends RuleByEye {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("CLICK_AND_LIFT"), RuleCode.SEC_8)
             .requiredOf(Method::isOnBase)
-            .reopenedBy(Change.CARRIER_ON_OFF, Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .reopenedBy(Change.CARRIER_ON_OFF)
+            .reopenedElsewhere()
             .asks(Asked.about(Question.CLICK)
                     .holds("CLICKED_AND_LIFTED")
                     .fix("CAME_LOOSE")

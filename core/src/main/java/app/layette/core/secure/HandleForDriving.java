@@ -42,12 +42,8 @@ import java.util.stream.Stream;
 public final class HandleForDriving implements Rule {
     private static final RuleCard CARD = RuleCard.of(Conclusion.HANDLE, RuleCode.SEC_9)
             .requiredOf(Method::isCarried)
-            .reopenedBy(
-                    Change.CARRIER_ON_OFF,
-                    Change.HANDLE_MOVED,
-                    Change.OTHER_SEAT,
-                    Change.OTHER_CAR,
-                    Change.PLACE_OR_METHOD)
+            .reopenedBy(Change.CARRIER_ON_OFF, Change.HANDLE_MOVED)
+            .reopenedElsewhere()
             .at(StepKey.HANDLE_AND_GAP, 100);
 
     @Override

@@ -35,14 +35,8 @@ import java.util.Optional;
 public final class InchTest implements Rule {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("INCH_TEST"), RuleCode.SEC_6)
             .countsBeforeBirth()
-            .reopenedBy(
-                    Change.TIGHTENED,
-                    Change.BELT_TOUCHED,
-                    Change.ANCHOR_TOUCHED,
-                    Change.ARMS_WALKED_IN,
-                    Change.OTHER_SEAT,
-                    Change.OTHER_CAR,
-                    Change.PLACE_OR_METHOD)
+            .reopenedBy(Change.TIGHTENED, Change.BELT_TOUCHED, Change.ANCHOR_TOUCHED, Change.ARMS_WALKED_IN)
+            .reopenedElsewhere()
             .asks(Asked.about(Question.MOVEMENT)
                     .holds("UNDER_AN_INCH")
                     .fix("AN_INCH_OR_MORE")

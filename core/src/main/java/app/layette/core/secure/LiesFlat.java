@@ -28,7 +28,8 @@ import com.google.auto.service.AutoService;
 public final class LiesFlat extends RuleByEye {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("LIES_FLAT"), RuleCode.HAR_12)
             .requiredOf(Method::isFlat)
-            .reopenedBy(Change.HARNESS_OPENED, Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .reopenedBy(Change.HARNESS_OPENED)
+            .reopenedElsewhere()
             .asks(Asked.about(Question.LIES_FLAT)
                     .leftToRule("FLAT_HEAD_AS_SHEET")
                     .fix("HEAD_OTHER_WAY", "NOT_FLAT")

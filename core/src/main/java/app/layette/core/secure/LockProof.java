@@ -19,8 +19,8 @@ public final class LockProof extends RuleByEye {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("LOCK_PROOF"), RuleCode.SEC_1)
             .requiredOf(Method::isByBelt)
             .countsBeforeBirth()
-            .reopenedBy(
-                    Change.TIGHTENED, Change.BELT_TOUCHED, Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .reopenedBy(Change.TIGHTENED, Change.BELT_TOUCHED)
+            .reopenedElsewhere()
             .asks(Asked.about(Question.LOCK_PROOF).holds("HELD").fix("SLIPPED").byItself())
             .at(StepKey.TIGHTEN, 200);
 

@@ -2,7 +2,6 @@ package app.layette.core.secure;
 
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
-import app.layette.core.entry.Change;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
@@ -28,7 +27,7 @@ public final class OwnBuckle implements Rule {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("BUCKLE"), RuleCode.CAB_7)
             .requiredOf(Method::isByBelt)
             .countsBeforeBirth()
-            .reopenedBy(Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .reopenedElsewhere()
             .asks(Asked.about(Question.BUCKLE).holds("ITS_OWN").fix("ANOTHER").shownIn(LookKey.FIXED, 220, "ITS_OWN"))
             .at(StepKey.ROUTE_BELT, 400);
 

@@ -22,14 +22,8 @@ public final class ReboundBarAgainstBack extends WhereThere<ReboundBar> {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("REBOUND_BAR"), RuleCode.SEC_7)
             .requiredOf(Method::staysInTheCar)
             .countsBeforeBirth()
-            .reopenedBy(
-                    Change.TIGHTENED,
-                    Change.BELT_TOUCHED,
-                    Change.ANCHOR_TOUCHED,
-                    Change.ARMS_WALKED_IN,
-                    Change.OTHER_SEAT,
-                    Change.OTHER_CAR,
-                    Change.PLACE_OR_METHOD)
+            .reopenedBy(Change.TIGHTENED, Change.BELT_TOUCHED, Change.ANCHOR_TOUCHED, Change.ARMS_WALKED_IN)
+            .reopenedElsewhere()
             .asks(Asked.about(Question.BAR)
                     .leftToRule("AGAINST_BACK")
                     .fix("OFF_BACK")

@@ -2,7 +2,6 @@ package app.layette.core.secure;
 
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
-import app.layette.core.entry.Change;
 import app.layette.core.entry.Question;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.RuleCode;
@@ -20,7 +19,7 @@ import com.google.auto.service.AutoService;
 public final class SideElementInUse extends WhereThere<SideElement> {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("SIDE_ELEMENT"), RuleCode.CAB_12)
             .countsBeforeBirth()
-            .reopenedBy(Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .reopenedElsewhere()
             .asks(Asked.about(Question.SIDE_ELEMENT)
                     .leftToRule("AS_SHEET")
                     .fix("NOT_AS_SHEET")

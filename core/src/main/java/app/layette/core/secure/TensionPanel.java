@@ -21,8 +21,8 @@ public final class TensionPanel extends WhereThere<Boolean> {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("PANEL"), RuleCode.SEC_2)
             .requiredOf(method -> method.isByBelt() && method.staysInTheCar())
             .countsBeforeBirth()
-            .reopenedBy(
-                    Change.TIGHTENED, Change.BELT_TOUCHED, Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .reopenedBy(Change.TIGHTENED, Change.BELT_TOUCHED)
+            .reopenedElsewhere()
             .asks(Asked.about(Question.PANEL)
                     .leftToRule("CLOSED_AND_LOCKED")
                     .fix("NOT_CLOSED")

@@ -22,8 +22,8 @@ import com.google.auto.service.AutoService;
 public final class TurnedBack extends WhereThere<Rotation> {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("TURNED_BACK"), RuleCode.SEC_7)
             .requiredOf(Method::staysInTheCar)
-            .reopenedBy(
-                    Change.CARRIER_ON_OFF, Change.TURNED, Change.OTHER_SEAT, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
+            .reopenedBy(Change.CARRIER_ON_OFF, Change.TURNED)
+            .reopenedElsewhere()
             .reopenedOnTurningBaseBy(Change.HARNESS_OPENED)
             .asks(Asked.about(Question.TURNED_BACK)
                     .leftToRule("BACK_AND_LOCKED")

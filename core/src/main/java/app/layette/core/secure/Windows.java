@@ -29,14 +29,8 @@ public final class Windows extends RuleByEye {
             .requiredOf(method -> !method.isBaseless())
             .countsBeforeBirth()
             .reopenedBy(
-                    Change.TIGHTENED,
-                    Change.BELT_TOUCHED,
-                    Change.ANCHOR_TOUCHED,
-                    Change.ARMS_WALKED_IN,
-                    Change.TURNED,
-                    Change.OTHER_SEAT,
-                    Change.OTHER_CAR,
-                    Change.PLACE_OR_METHOD)
+                    Change.TIGHTENED, Change.BELT_TOUCHED, Change.ANCHOR_TOUCHED, Change.ARMS_WALKED_IN, Change.TURNED)
+            .reopenedElsewhere()
             .reopenedOnTurningBaseBy(Change.HARNESS_OPENED)
             .asks(Asked.about(Question.WINDOWS)
                     .leftToRule("ALL_LOCKED")

@@ -7,6 +7,7 @@ import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.evidence.Speaker;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fixture.FittingBuilder;
@@ -29,6 +30,19 @@ class PageAsksTest {
     @EnumSource(value = PermissionKey.class, names = "HANDLE_POSITION", mode = EnumSource.Mode.EXCLUDE)
     void everyPermissionHasItsStep(PermissionKey permission) {
         assertThat(Rules.stepOf(permission)).isPresent();
+    }
+
+    /** What a page or a look can fill is asked for somewhere too. */
+    @ParameterizedTest
+    @EnumSource(SheetValue.class)
+    void everyValueHasItsStep(SheetValue value) {
+        assertThat(Rules.stepOf(value)).isPresent();
+    }
+
+    @ParameterizedTest
+    @EnumSource(Fact.Quantity.class)
+    void everyQuantityHasItsStep(Fact.Quantity quantity) {
+        assertThat(Rules.stepOf(quantity)).isPresent();
     }
 
     private static FittingBuilder unlooked(Method method, PermissionKey permission) {
