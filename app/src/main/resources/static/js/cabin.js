@@ -25,10 +25,18 @@
 
   const fitting = () => document.getElementById("now")?.dataset.fitting;
 
+  // What was asked while a place was being chosen is told only as long as it still is: an answer pressed meanwhile, or a
+  // step gone to, brings the newer page itself, and a try that comes late must not be laid over it.
+  const isStillAsked = ({ seq, step }) => {
+    const now = document.getElementById("now");
+    return now?.dataset.seq === seq && now.dataset.step === step && document.querySelector(".busy") === null;
+  };
+
   const bring = async (pick, alone, focusPlace) => {
     asking?.abort();
     asking = new AbortController();
     const { typed } = window.layette;
+    const { seq, step } = document.getElementById("now").dataset;
     try {
       const response = await fetch(`/fittings/${fitting()}/place?pick=${encodeURIComponent(pick)}&alone=${alone}`, {
         headers: { "HX-Request": "true", "Layette-Shows": typed.shows() },
@@ -39,6 +47,9 @@
         return false;
       }
       const html = await response.text();
+      if (!isStillAsked({ seq, step })) {
+        return true;
+      }
       typed.bring(html);
       if (!alone) {
         // Reload comes back to what was tried; Back still leaves the fitting.

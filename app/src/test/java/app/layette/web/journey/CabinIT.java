@@ -7,7 +7,10 @@ import app.layette.web.support.Desk;
 import app.layette.web.support.RunningApp;
 import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.BoundingBox;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -123,6 +126,31 @@ class CabinIT {
             assertThat(desk.title()).isEqualTo("Handle and gap");
             desk.tap("Towards the head end: allowed");
             assertThat(desk.title()).isEqualTo("Teach-back");
+            desk.isQuiet();
+        }
+    }
+
+    @Test
+    void aTryThatComesLateIsNotLaidOverWhatWasChosenMeanwhile() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("ansel").click("text=Rowan");
+            why(desk, "Second row, left", "Lay-flat across two places", "allowed");
+            List<Route> late = new ArrayList<>();
+            desk.page().route("**/place?**", late::add);
+            desk.page()
+                    .click(
+                            "svg.view-cabin a[aria-label^='Front row, right, ']",
+                            new Page.ClickOptions().setForce(true));
+            desk.page().waitForCondition(() -> !late.isEmpty());
+            choose(desk);
+            assertThat(desk.title()).isEqualTo("Prepare the car");
+            desk.page()
+                    .waitForResponse(
+                            response -> response.url().contains("/place?"),
+                            () -> late.get(0).resume());
+            desk.page().waitForTimeout(300);
+            assertThat(desk.title()).isEqualTo("Prepare the car");
+            assertThat(desk.page().url()).doesNotContain("pick=");
             desk.isQuiet();
         }
     }

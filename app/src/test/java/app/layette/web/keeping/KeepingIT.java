@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.layette.web.support.Desk;
 import app.layette.web.support.RunningApp;
 import app.layette.web.support.TestDatabase;
+import app.layette.web.support.Unpacked;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -34,8 +35,7 @@ class KeepingIT {
         builder.environment().put("LAYETTE_DB_URL", database.url());
         builder.environment().put("LAYETTE_DB_USER", TestDatabase.USER);
         builder.environment().put("LAYETTE_DB_PASSWORD", database.password());
-        builder.environment()
-                .put("LAYETTE_JAR", Path.of("target", "layette.jar").toString());
+        builder.environment().put("LAYETTE_JAR", Unpacked.jar().toString());
         // It lives for seconds.
         builder.environment().put("JDK_JAVA_OPTIONS", "-XX:TieredStopAtLevel=1");
         builder.redirectErrorStream(true);

@@ -6,6 +6,7 @@ import app.layette.web.fuzz.Visitor;
 import app.layette.web.support.Desk;
 import app.layette.web.support.RunningApp;
 import app.layette.web.support.TestDatabase;
+import app.layette.web.support.Unpacked;
 import com.sun.net.httpserver.HttpServer;
 import java.io.IOException;
 import java.net.InetAddress;
@@ -48,7 +49,7 @@ class RunningIT {
                 "-Xmx512m",
                 "-XX:TieredStopAtLevel=1",
                 "-jar",
-                Path.of("target", "layette.jar").toString());
+                Unpacked.jar().toString());
         builder.environment().keySet().removeIf(name -> name.startsWith("LAYETTE_"));
         builder.environment().putAll(settings);
         return builder.redirectErrorStream(true).redirectOutput(out.toFile()).start();
@@ -76,7 +77,7 @@ class RunningIT {
                         "LAYETTE_DB_PASSWORD",
                         "never-said"),
                 out);
-        assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
+        assertThat(process.waitFor(180, TimeUnit.SECONDS)).isTrue();
         assertThat(process.exitValue()).isEqualTo(2);
         assertThat(Files.readString(out))
                 .contains("LAYETTE_PORT (x)", "LAYETTE_MAIL_TLS (SSL)", "LAYETTE_BASE_URL", "LAYETTE_DB_URL: is needed")
@@ -145,7 +146,7 @@ class RunningIT {
                     .contains("layette", "/rules/{code}")
                     .doesNotContain("Ottilie");
             process.destroy();
-            assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
+            assertThat(process.waitFor(180, TimeUnit.SECONDS)).isTrue();
             assertThat(process.exitValue()).as("as asked").isEqualTo(143);
             List<String> wrong = new ArrayList<>();
             for (String line : Files.readAllLines(out)) {
@@ -208,7 +209,7 @@ class RunningIT {
             Visitor.Answer answer = marit.post("/brought-in/ask", Map.of("wardNumber", "K-201"));
             assertThat(answer.status()).isEqualTo(422);
             assertThat(answer.body()).contains("did not answer");
-            assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
+            assertThat(process.waitFor(180, TimeUnit.SECONDS)).isTrue();
             assertThat(process.exitValue()).isEqualTo(143);
         } finally {
             process.destroyForcibly();

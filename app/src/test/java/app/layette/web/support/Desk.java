@@ -60,8 +60,11 @@ public final class Desk implements AutoCloseable {
                     new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")))
             .chromium()
             .launch(new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setExecutablePath(Path.of("/usr/bin/chromium-headless-shell"))
                     .setArgs(FLAGS));
+
+    /** So long that a machine at a fifth of its speed is no failure: what never comes fails as surely. */
+    private static final int LONGEST_WAIT_MS = 90_000;
 
     private static final int MOST_SEEN = 1500;
     private static final int FINGER_STEPS = 10;
@@ -96,7 +99,7 @@ public final class Desk implements AutoCloseable {
         this.address = address;
         this.context = BROWSER.newContext(screen);
         this.page = context.newPage();
-        page.setDefaultTimeout(30_000);
+        page.setDefaultTimeout(LONGEST_WAIT_MS);
         page.onConsoleMessage(message -> {
             // A refused entry answers 422, which the browser reports as a failed load: that is no fault of the page.
             boolean refusal = message.text().contains("422");

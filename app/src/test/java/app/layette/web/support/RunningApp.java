@@ -26,7 +26,7 @@ import org.junit.jupiter.api.extension.TestExecutionExceptionHandler;
  * journeys that run in this virtual machine, and every test begins with the demo data as it was loaded.
  */
 public final class RunningApp implements BeforeEachCallback, TestExecutionExceptionHandler {
-    private static final Duration LONGEST_START = Duration.ofMinutes(4);
+    private static final Duration LONGEST_START = Duration.ofMinutes(10);
     private static RunningApp shared;
 
     private final TestDatabase database;
@@ -177,7 +177,7 @@ public final class RunningApp implements BeforeEachCallback, TestExecutionExcept
                 // A connection may be cut by restoring the database at any time.
                 "-Dcom.zaxxer.hikari.aliveBypassWindowMs=0",
                 "-jar",
-                Path.of("target", "layette.jar").toString()));
+                Unpacked.jar().toString()));
         builder.environment().put("LAYETTE_MODE", "demo");
         builder.environment().put("LAYETTE_PORT", String.valueOf(port));
         builder.environment().put("LAYETTE_DB_URL", database.url());
