@@ -5,6 +5,7 @@ import app.layette.core.entry.Author;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FactCheck;
+import app.layette.core.entry.Neighbours;
 import app.layette.core.entry.Rights;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fitting.FittingPlan;
@@ -23,8 +24,11 @@ final class Admission {
      */
     static void check(EntryDraft draft, FittingPlan before, Author author) {
         Fact fact = draft.fact();
-        boolean ofAnother = before.situation().neighbours().units().stream()
-                .anyMatch(other -> fact.of().equals(other.id()) || fact.of().equals(other.rider()));
+        Neighbours besides = before.situation().neighbours();
+        boolean ofAnother = besides.units().stream()
+                        .anyMatch(other ->
+                                fact.of().equals(other.id()) || fact.of().equals(other.rider()))
+                || besides.inOtherCars().stream().anyMatch(other -> fact.of().equals(other.id()));
         if (ofAnother) {
             throw RefusedEntryException.because("OTHER_UNIT");
         }

@@ -3,6 +3,7 @@ package app.layette.web.fitting;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FittingRecord.Unit;
 import app.layette.core.entry.How;
+import app.layette.core.entry.Situation;
 import java.time.OffsetDateTime;
 import java.util.UUID;
 
@@ -54,6 +55,32 @@ public record EntryDraft(
         return said instanceof Fact.LengthMeasured length
                 ? new Fact.LengthMeasured(unit.rider(), length.what(), length.length(), length.insert())
                 : said;
+    }
+
+    /** Where one seat stands in several cars, a newer sheet is taken for the car that it is entered for. */
+    EntryDraft inTheCarOf(Situation here) {
+        boolean ofCar = here.unit().isInAnotherCar()
+                && fact instanceof Fact.SheetAdopted adopted
+                && !adopted.of().equals(here.unit().sheet())
+                && adopted.unit() == null;
+        if (!ofCar) {
+            return this;
+        }
+        Fact.SheetAdopted adopted = (Fact.SheetAdopted) fact;
+        return new EntryDraft(
+                id,
+                seen,
+                at,
+                how,
+                corrects,
+                new Fact.SheetAdopted(
+                        adopted.of(),
+                        adopted.version(),
+                        adopted.adoption(),
+                        adopted.reason(),
+                        here.unit().id()),
+                waited,
+                look);
     }
 
     /** The same entry, its author having seen more. */

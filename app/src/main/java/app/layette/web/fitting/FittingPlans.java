@@ -201,8 +201,20 @@ class FittingPlans {
                 new Author("nobody", Author.Role.LEAD),
                 How.TOLD,
                 null,
-                new Fact.SheetAdopted(version.id(), version.version(), Fact.Adoption.ADOPTED, "tried, not kept")));
+                new Fact.SheetAdopted(
+                        version.id(),
+                        version.version(),
+                        Fact.Adoption.ADOPTED,
+                        "tried, not kept",
+                        isInAnotherCar(row, record) ? row.unit() : null)));
         return from(row, point, record, viewing.today(point));
+    }
+
+    private static boolean isInAnotherCar(FittingRow row, List<Entry> record) {
+        return record.stream()
+                .anyMatch(entry -> entry.fact() instanceof Fact.UnitJoined joined
+                        && joined.of().equals(row.unit())
+                        && joined.unit().isInAnotherCar());
     }
 
     /** What would have followed by another practice, on the day of the last entry. */

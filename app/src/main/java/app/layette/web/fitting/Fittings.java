@@ -21,6 +21,7 @@ import app.layette.core.practice.PracticeProfile;
 import app.layette.core.recheck.CarriedOver;
 import app.layette.core.recheck.LastSetUp;
 import app.layette.core.ride.EarlierClearing;
+import app.layette.core.seat.SeatKind;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.step.LookKey;
 import app.layette.core.step.StepKey;
@@ -76,8 +77,12 @@ public class Fittings {
         }
     }
 
-    /** Another seat of the same fitting. */
-    public record Beside(UUID id, String childName, FittingState state) {}
+    /**
+     * Another seat of the same fitting, or the same seat in another car.
+     *
+     * @param car the name of that other car; empty where nobody said it yet, and for a seat of its own
+     */
+    public record Beside(UUID id, String childName, FittingState state, boolean sameSeat, Optional<String> car) {}
 
     /**
      * Another child with a seat of its own.
@@ -86,6 +91,14 @@ public class Fittings {
      * @param twin whether it was born with the first
      */
     public record Join(UUID id, String childName, SheetVersion seat, boolean twin) {}
+
+    /**
+     * The same seat in another car.
+     *
+     * @param id of its fitting there, made by the client: sent twice it is one
+     * @param car the sheet of that car; empty where it is described at the place
+     */
+    public record AnotherCar(UUID id, Optional<SheetVersion> car) {}
 
     /**
      * An entry in its place, the fitting after it, and what that changed.
@@ -226,12 +239,13 @@ public class Fittings {
         if (!beside.plan().state().isUnderWay()) {
             throw RefusedEntryException.because("CLOSED");
         }
-        FittingRow first = beside.row().id().equals(beside.row().recordId())
-                ? beside.row()
-                : fittings.find(beside.row().recordId(), pointId).orElseThrow(NoSuchFittingException::new);
+        FittingRow first = first(beside);
         Situation now = beside.plan().situation();
         if (now.neighbours().units().size() + 2 > MOST_UNITS) {
             throw RefusedEntryException.because("TOO_MANY_UNITS");
+        }
+        if (!now.neighbours().inOtherCars().isEmpty() || now.unit().isInAnotherCar()) {
+            throw RefusedEntryException.because("SEVERAL_CARS");
         }
         Fact.UnitJoined joined = joined(first, join);
         List<EntryDraft> drafts = new ArrayList<>();
@@ -258,12 +272,104 @@ public class Fittings {
                                         : null,
                                 null,
                                 null))));
+        return joinedWith(
+                beside,
+                new FittingRow(
+                        join.id(),
+                        first,
+                        joined.unit(),
+                        join.childName().strip(),
+                        viewing.clock().instant()),
+                drafts,
+                author);
+    }
+
+    private FittingRow first(Locked beside) {
+        FittingRow row = beside.row();
+        return row.id().equals(row.recordId())
+                ? row
+                : fittings.find(row.recordId(), row.pointId()).orElseThrow(NoSuchFittingException::new);
+    }
+
+    /**
+     * Fixes the same carrier in another car, in one visit: child, seat and harness stay judged, place and securing are
+     * judged there. Sent twice it is one.
+     *
+     * @return the fitting in that car
+     * @throws RefusedEntryException when it is no carrier, several children are fitted together, there are too many cars, or
+     *     it was closed on another day
+     */
+    @Transactional
+    public UUID inAnotherCar(UUID fittingId, AnotherCar other, UUID pointId, Author author) {
+        Locked beside = lock(fittingId, pointId);
+        if (fittings.find(other.id(), pointId).isPresent()) {
+            return other.id();
+        }
+        if (fittings.existsById(other.id())) {
+            throw RefusedEntryException.because("ID_TAKEN");
+        }
+        Situation now = beside.plan().situation();
+        if (!now.neighbours().units().isEmpty()) {
+            throw RefusedEntryException.because("SEVERAL_CHILDREN");
+        }
+        if (now.neighbours().inOtherCars().size() + 2 > MOST_UNITS) {
+            throw RefusedEntryException.because("TOO_MANY_CARS");
+        }
+        if (!isCarrier(now)) {
+            throw RefusedEntryException.because("NO_CARRIER");
+        }
+        if (!beside.plan().state().isUnderWay() && !endedToday(now)) {
+            throw RefusedEntryException.because("ANOTHER_VISIT");
+        }
+        FittingRow first = first(beside);
+        String unit = unused(fittings.of(first.family(), Limit.unlimited())).id();
+        Fact.UnitJoined joined = new Fact.UnitJoined(
+                unit, now.unit().rider(), now.unit().sheet(), now.unit().seat());
+        List<EntryDraft> drafts = new ArrayList<>();
+        drafts.add(EntryDraft.now(How.MEASURED, now.lastSeq(), joined));
+        other.car()
+                .ifPresent(car -> drafts.add(EntryDraft.now(
+                        How.MEASURED,
+                        now.lastSeq(),
+                        new Fact.SheetAdopted(car.id(), car.version(), Fact.Adoption.ADOPTED, null, unit))));
         FittingRow row = new FittingRow(
-                join.id(),
+                other.id(),
                 first,
                 joined.unit(),
-                join.childName().strip(),
+                beside.row().childName(),
                 viewing.clock().instant());
+        return joinedWith(beside, row, drafts, author);
+    }
+
+    /** Whether the carrier may go on into another car: it is one, with one child, and was seen in this visit. */
+    public static boolean mayGoOn(Planned fitting) {
+        Situation now = fitting.plan().situation();
+        return isCarrier(now)
+                && now.neighbours().units().isEmpty()
+                && (fitting.plan().state().isUnderWay() || endedToday(now));
+    }
+
+    private static boolean isCarrier(Situation now) {
+        return now.seat()
+                .filter(seat -> seat.kind() == SeatKind.REAR_FACING_ONLY)
+                .isPresent();
+    }
+
+    /** Handed over, or left, on this very day: the seat and the child in it were seen in this visit. */
+    private static boolean endedToday(Situation now) {
+        return now.own().stream()
+                .filter(entry -> entry.fact() instanceof Fact.Ended ended
+                        && ended.of().equals(now.unit().id()))
+                .anyMatch(entry -> entry.at()
+                        .atZoneSameInstant(now.practice().zone())
+                        .toLocalDate()
+                        .equals(now.today()));
+    }
+
+    private UUID joinedWith(Locked beside, FittingRow row, List<EntryDraft> drafts, Author author) {
+        UUID pointId = beside.row().pointId();
+        FittingRow first = first(beside);
+        Situation now = beside.plan().situation();
         entities.persist(row);
         List<Entry> record = new ArrayList<>(now.everything());
         record.add(store(first, drafts.get(0), author, beside.point(), beside.plan()));
@@ -326,7 +432,7 @@ public class Fittings {
 
     /** What is of the car is of every seat in it: the lists and what comes due follow for all of them. */
     private void refreshBeside(FittingRow changed, Point point, FittingPlan after) {
-        if (after.situation().neighbours().units().isEmpty()) {
+        if (after.situation().neighbours().isAlone()) {
             return;
         }
         for (FittingRow other : fittings.together(changed.pointId(), changed.recordId())) {
@@ -451,9 +557,10 @@ public class Fittings {
         return new Appended(last.seq(), last.isNew(), last.after(), PlanDifference.between(before, after));
     }
 
-    private Appended add(Locked fitting, EntryDraft draft, Author author) {
+    private Appended add(Locked fitting, EntryDraft sent, Author author) {
         FittingRow row = fitting.row();
         FittingPlan before = fitting.plan();
+        EntryDraft draft = sent.inTheCarOf(before.situation());
         Optional<EntryRow> held = entries.findByPointIdAndId(fitting.point().id(), draft.id());
         if (held.isPresent()) {
             if (!held.get().key().fittingId().equals(row.recordId())) {
@@ -570,7 +677,7 @@ public class Fittings {
         Optional<FittingRow> last = fittings.of(family, Limit.of(1)).stream().findFirst();
         List<FittingRow> together = last.map(row -> fittings.together(row.pointId(), row.recordId()))
                 .orElse(List.of());
-        if (together.size() < 2) {
+        if (together.stream().map(FittingRow::childName).distinct().count() < 2) {
             return last;
         }
         return Optional.of(together.stream()
@@ -713,7 +820,11 @@ public class Fittings {
                 .flatMap(family -> fittings.of(family, Limit.of(1)).stream().findFirst());
         // Of twins nobody said which is meant.
         if (latest.isEmpty()
-                || fittings.together(pointId, latest.get().recordId()).size() > 1) {
+                || fittings.together(pointId, latest.get().recordId()).stream()
+                                .map(FittingRow::childName)
+                                .distinct()
+                                .count()
+                        > 1) {
             return Optional.empty();
         }
         List<Entry> record =
@@ -770,14 +881,25 @@ public class Fittings {
                 .lastSeq();
     }
 
+    private static Beside beside(Situation here, FittingRow other) {
+        boolean sameSeat = here.neighbours().inOtherCars().stream()
+                .anyMatch(each -> each.id().equals(other.unit()));
+        FittingRow.Overview overview = other.overview();
+        return new Beside(
+                other.id(),
+                other.childName(),
+                overview.state(),
+                sameSeat,
+                Optional.ofNullable(overview.car()).filter(car -> sameSeat && !car.isBlank()));
+    }
+
     private Planned planned(FittingRow row, FittingPlan plan) {
-        boolean one = plan.situation().neighbours().units().isEmpty();
+        boolean one = plan.situation().neighbours().isAlone();
         List<Beside> others = one
                 ? List.of()
                 : fittings.together(row.pointId(), row.recordId()).stream()
                         .filter(each -> each != row)
-                        .map(each -> new Beside(
-                                each.id(), each.childName(), each.overview().state()))
+                        .map(each -> beside(plan.situation(), each))
                         .toList();
         return new Planned(row.id(), row.family().reference(), row.childName(), plan, others);
     }

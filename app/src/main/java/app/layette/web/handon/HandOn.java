@@ -58,6 +58,7 @@ class HandOn {
         List<HandedOn.Unit> units = new ArrayList<>();
         units.add(unit(situation.unit()));
         situation.neighbours().units().forEach(each -> units.add(unit(each)));
+        situation.neighbours().inOtherCars().forEach(each -> units.add(unit(each)));
         List<String> seats = new ArrayList<>();
         List<String> cars = new ArrayList<>();
         situation.everything().stream()
@@ -85,7 +86,7 @@ class HandOn {
     }
 
     private static HandedOn.Unit unit(FittingRecord.Unit unit) {
-        return new HandedOn.Unit(unit.id(), unit.rider(), unit.sheet());
+        return new HandedOn.Unit(unit.id(), unit.rider(), unit.sheet(), unit.seatOf());
     }
 
     /**

@@ -45,7 +45,7 @@ class LedgerLines {
         Situation now = plan.situation();
         Entry ended = lastEnd(now.own());
         Point point = viewing.point(changed.point());
-        OffsetDateTime began = now.own().get(0).at();
+        OffsetDateTime began = began(now);
         AsFound found = AsFound.of(plan);
         jdbc.sql(WRITE)
                 .param("point", changed.point())
@@ -64,6 +64,17 @@ class LedgerLines {
                         .filter(each -> each.now() == AsFound.Now.PUT_RIGHT)
                         .count())
                 .update();
+    }
+
+    /** In another car the same seat begins anew: what it took in the first one is that one's. */
+    private static OffsetDateTime began(Situation now) {
+        return now.own().stream()
+                .filter(entry -> !now.unit().isInAnotherCar()
+                        || entry.fact() instanceof Fact.UnitJoined joined
+                                && joined.of().equals(now.unit().id()))
+                .findFirst()
+                .orElseGet(() -> now.own().get(0))
+                .at();
     }
 
     private static Entry lastEnd(List<Entry> entries) {

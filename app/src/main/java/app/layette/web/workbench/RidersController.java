@@ -1,6 +1,7 @@
 package app.layette.web.workbench;
 
 import app.layette.core.entry.FieldProblem;
+import app.layette.core.entry.QuickCar;
 import app.layette.core.entry.QuickSeat;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.vehicle.VehicleSheet;
@@ -54,7 +55,9 @@ class RidersController {
         Optional<VehicleSheet> car = own.plan().situation().car();
         int grown = Math.max(0, Math.min(MOST_PEOPLE, people));
         // Who is fitted together rides together.
-        List<UUID> others = Stream.concat(own.others().stream().map(Fittings.Beside::id), with.stream())
+        List<UUID> others = Stream.concat(
+                        own.others().stream().filter(other -> !other.sameSeat()).map(Fittings.Beside::id),
+                        with.stream())
                 .distinct()
                 .limit(MOST_CHILDREN - 1L)
                 .toList();
@@ -64,12 +67,15 @@ class RidersController {
         model.addAttribute("seats", shelf.seats(user.pointId()));
         model.addAttribute("seat", own.plan().situation().unit().sheet());
         model.addAttribute("walkIn", QuickSeat.SHEET);
+        model.addAttribute("walkInCar", QuickCar.SHEET);
         model.addAttribute("car", car.map(each -> each.fullName().strip()).orElse(""));
         model.addAttribute("others", others(user, id, others));
         model.addAttribute("people", grown);
         model.addAttribute("mostPeople", MOST_PEOPLE);
         model.addAttribute("lastSeq", own.plan().situation().lastSeq());
         model.addAttribute("open", own.plan().state().isUnderWay());
+        model.addAttribute("mayGoOn", Fittings.mayGoOn(own));
+        model.addAttribute("cars", shelf.cars(user.pointId()));
         car.ifPresent(sheet -> {
             Together.Asked asked = new Together.Asked(id, others, grown, Held.read(at), shows);
             List<Fittings.Planned> fitted = Stream.concat(
@@ -103,6 +109,38 @@ class RidersController {
             after.addFlashAttribute("joining", Map.of("childName", childName, "seat", seat, "twin", twin));
             return "redirect:/fittings/" + id + "/riders";
         }
+    }
+
+    /** The same carrier goes on into another car: judged there for place and securing alone. */
+    @PostMapping("/fittings/{id}/cars")
+    String inAnotherCar(
+            @AuthenticationPrincipal SignedIn user,
+            @PathVariable UUID id,
+            @RequestParam(required = false) UUID joins,
+            @RequestParam(defaultValue = "") String car,
+            RedirectAttributes after) {
+        // First of all it has to be a fitting of this point.
+        fittings.unit(id, user.pointId());
+        UUID own = joins == null ? UUID.randomUUID() : joins;
+        try {
+            Fittings.AnotherCar other = new Fittings.AnotherCar(own, car(user, car));
+            return "redirect:/fittings/" + fittings.inAnotherCar(id, other, user.pointId(), user.author());
+        } catch (RefusedEntryException e) {
+            after.addFlashAttribute("carRefused", Fittings.say(e, viewing.wording(user)));
+            return "redirect:/fittings/" + id + "/riders";
+        }
+    }
+
+    private Optional<SheetVersion> car(SignedIn user, String id) {
+        if (id.equals(QuickCar.SHEET)) {
+            return Optional.empty();
+        }
+        return Optional.of(shelf.cars(user.pointId()).stream()
+                .filter(each -> each.id().equals(id))
+                .findFirst()
+                .map(each -> new SheetVersion(each.id(), each.version()))
+                .orElseThrow(
+                        () -> RefusedEntryException.fields(List.of(new FieldProblem("car", id, "NEEDED", "", "")))));
     }
 
     private SheetVersion sheet(SignedIn user, String id) {

@@ -16,6 +16,7 @@ import java.util.UUID;
  * The workbench of one fitting, ready to be shown.
  *
  * @param unit what the actual seat is called in its entries
+ * @param mayGoOn whether the carrier may go on into another car
  * @param walkFirst whether the seat still is as it arrived and nobody has looked round it
  */
 public record Workbench(
@@ -30,7 +31,8 @@ public record Workbench(
         Map<String, String> changes,
         int lastSeq,
         boolean walkFirst,
-        boolean open) {
+        boolean open,
+        boolean mayGoOn) {
 
     /** Who, which seat, which car, and whether it may be handed over. */
     public record Head(

@@ -99,7 +99,8 @@ final class WorkbenchBuilder {
                 changes,
                 situation.lastSeq(),
                 walkFirst(),
-                plan.state().isUnderWay());
+                plan.state().isUnderWay(),
+                Fittings.mayGoOn(fitting));
     }
 
     /** Whether it can happen with this method to this seat. */

@@ -227,6 +227,36 @@ class FittingsDatabaseTest extends DatabaseTest {
         assertThat(places()).hasSize(1);
     }
 
+    /** One carrier, two cars, one visit: what is of the seat and the child is of both, what is of a car of that one. */
+    @Test
+    void theSameCarrierGoesOnIntoAnotherCar() {
+        fittings.append(fitting, draft(new Fact.Weighed("r1", Mass.ofGrams(3100))), point, MARIT);
+        Fittings.AnotherCar other =
+                new Fittings.AnotherCar(UUID.randomUUID(), Optional.of(new SheetVersion("corvane-estate", 2)));
+        UUID there = fittings.inAnotherCar(fitting, other, point, MARIT);
+        assertThat(fittings.inAnotherCar(fitting, other, point, MARIT))
+                .as("sent twice it is one")
+                .isEqualTo(there);
+        Fittings.Planned here = fittings.planned(fitting, point);
+        Fittings.Planned planned = fittings.planned(there, point);
+        assertThat(planned.childName()).isEqualTo(here.childName());
+        assertThat(planned.plan().situation().weight()).isPresent();
+        assertThat(planned.plan().situation().car()).isPresent();
+        assertThat(here.plan().situation().car()).isEmpty();
+        assertThat(here.others())
+                .singleElement()
+                .matches(each -> each.sameSeat() && each.car().isPresent());
+        assertThatThrownBy(() -> fittings.append(
+                        fitting, draft(new Fact.Acted("u2", app.layette.core.entry.Act.TIGHTENED)), point, MARIT))
+                .isInstanceOfSatisfying(
+                        RefusedEntryException.class,
+                        refused -> assertThat(refused.reason()).contains("OTHER_UNIT"));
+        SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
+        assertThatThrownBy(() ->
+                        fittings.join(there, new Fittings.Join(UUID.randomUUID(), "Bela", seat, true), point, MARIT))
+                .isInstanceOf(RefusedEntryException.class);
+    }
+
     @Test
     void sendingAnEntryTwiceKeepsItOnce() {
         EntryDraft weight = draft(new Fact.Weighed("r1", Mass.ofPoundsAndOunces(6, 8)));

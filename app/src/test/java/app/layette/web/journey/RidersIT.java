@@ -6,6 +6,7 @@ import app.layette.web.support.Desk;
 import app.layette.web.support.RunningApp;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
+import java.net.URI;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -87,6 +88,35 @@ class RidersIT {
             assertThat(desk.page().url()).contains("with=").doesNotContain("at=own");
             drag(desk, rider("Ida"), 200, 700);
             desk.page().waitForSelector("text=own child stays in the car");
+            desk.isQuiet();
+        }
+    }
+
+    /** One carrier, two cars, one visit: nothing of child and harness is asked twice, everything of the other car is. */
+    @Test
+    void theSameCarrierGoesOnIntoAnotherCar() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").click("text=Tamsin");
+            String first = URI.create(desk.page().url()).getPath();
+            String car = desk.page().textContent("#head div:nth-of-type(3) b");
+            desk.open(first + "/riders");
+            desk.page().click("#cars > summary");
+            desk.page().selectOption("#cars [name=car]", "quick-car");
+            desk.click("#cars .go");
+            desk.page().waitForURL("**/fittings/*");
+            assertThat(desk.page().url()).doesNotContain(first);
+            assertThat(desk.page().textContent("#head")).contains("Tamsin");
+            assertThat(desk.page().textContent("#head .besides")).contains(car);
+            assertThat(desk.page().textContent("#run .step:has-text('Slots and webbing')"))
+                    .contains("done");
+            assertThat(desk.page().textContent("#run .step:has-text('Place and method')"))
+                    .doesNotContain("done");
+            desk.step("Hand over");
+            assertThat(desk.page().textContent("#now")).contains("It is not said which car this is");
+            desk.isAccessible("another car");
+            desk.click("#head .besides a");
+            assertThat(URI.create(desk.page().url()).getPath()).isEqualTo(first);
+            assertThat(desk.page().textContent("#head .besides")).contains("Another car");
             desk.isQuiet();
         }
     }

@@ -3,6 +3,7 @@ package app.layette.web.support;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.channels.FileChannel;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
@@ -20,8 +21,9 @@ public final class Unpacked {
     /** Unpacked once a build, by whichever of the machines that run tests comes first. */
     public static Path jar() {
         try (FileChannel channel = FileChannel.open(
-                        Path.of("target", "run-by-tests.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
-                var lock = channel.lock()) {
+                Path.of("target", "run-by-tests.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
+            // Let go of with the channel.
+            channel.lock();
             FileTime made = Files.getLastModifiedTime(PACKED);
             if (!Files.exists(JAR) || Files.getLastModifiedTime(JAR).compareTo(made) < 0) {
                 unpack();
@@ -48,7 +50,7 @@ public final class Unpacked {
                         HOME.toString()))
                 .redirectErrorStream(true)
                 .start();
-        String said = new String(process.getInputStream().readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+        String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         if (process.waitFor() != 0) {
             throw new IOException(said);
         }

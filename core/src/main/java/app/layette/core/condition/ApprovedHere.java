@@ -30,6 +30,7 @@ public final class ApprovedHere extends RuleByEye {
             .clearedEarlier()
             .reopenedBy(Change.OTHER_SEAT, Change.LABEL_CORRECTED)
             .asks(Asked.about(Question.APPROVAL)
+                    .ofShell()
                     .leftToRule("ON_LABEL")
                     .stop("NOT_ON_LABEL")
                     .notKnown("UNREADABLE")

@@ -20,6 +20,7 @@ public final class KnownHistory extends RuleByEye {
             .clearedEarlier()
             .reopenedBy(Change.OTHER_SEAT)
             .asks(Asked.about(Question.HISTORY)
+                    .ofRestraint()
                     .holds("OWNED_FROM_NEW", "KNOWN_DONOR")
                     .stop("UNKNOWN")
                     .told()

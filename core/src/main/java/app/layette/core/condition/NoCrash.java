@@ -28,6 +28,7 @@ public final class NoCrash extends RuleByEye {
             .clearedEarlier()
             .reopenedBy(Change.OTHER_SEAT)
             .asks(Asked.about(Question.CRASH)
+                    .ofRestraint()
                     .holds("NONE")
                     .leftToRule("MINOR")
                     .stop("NOT_MINOR", "UNSURE")

@@ -27,6 +27,7 @@ public final class NoOpenRecall extends RuleByEye {
             .clearedEarlier()
             .reopenedBy(Change.OTHER_SEAT, Change.LABEL_CORRECTED)
             .asks(Asked.about(Question.RECALL)
+                    .ofRestraint()
                     .leftToRule("NONE_OPEN", "REMEDY_DONE")
                     .stop("OPEN")
                     .notKnown("NOT_LOOKED_UP")

@@ -30,6 +30,7 @@ public final class PartsComplete extends RuleByEye {
             .clearedEarlier()
             .reopenedBy(Change.OTHER_SEAT)
             .asks(Asked.about(Question.PARTS)
+                    .ofRestraint()
                     .leftToRule("COMPLETE")
                     .stop("MISSING_OR_DAMAGED")
                     .fix("ADDED_THINGS")

@@ -31,6 +31,7 @@ public final class Registration implements Rule {
             .countsBeforeBirth()
             .clearedEarlier()
             .asks(Asked.about(Question.REGISTRATION)
+                    .ofRestraint()
                     .leftToRule("SENT", "NO_CARD", "NOT_YET")
                     .told()
                     .carried())

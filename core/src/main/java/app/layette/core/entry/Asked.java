@@ -17,6 +17,7 @@ import java.util.Optional;
  * @param rule the rule that it belongs to
  * @param known how the answer may be known so that it passes
  * @param carried whether an earlier fitting of the same seat answers it, once nothing has changed since
+ * @param whose what it is told of, where one seat stands in several cars
  * @param byItself whether it is told by itself and never with a look: the result of a test, and what must not be passed over
  * @param answers what each answer weighs by itself, in the order in which they are offered; empty where a rule has to look
  *     further
@@ -27,6 +28,7 @@ public record Asked(
         RuleCode rule,
         Known known,
         boolean carried,
+        Whose whose,
         boolean byItself,
         Map<String, Optional<Weight>> answers,
         List<Shown> looks) {
@@ -47,6 +49,16 @@ public record Asked(
                         + shown.drawn() + "); allowed " + answers.keySet());
             }
         }
+    }
+
+    /** What an answer is told of, where one seat is fixed in several cars in one visit. */
+    public enum Whose {
+        /** The car, the place and the securing there: asked anew for each. */
+        CAR,
+        /** The whole restraint: once, and anew for a base that stays in another car. */
+        RESTRAINT,
+        /** The seat that the child is carried in, the child and the harness: once. */
+        SHELL
     }
 
     /** How an answer may be known so that it passes. */
@@ -85,6 +97,7 @@ public record Asked(
         private RuleCode rule;
         private Known known = Known.SEEN;
         private boolean carried;
+        private Whose whose = Whose.CAR;
         private boolean byItself;
 
         private Builder(Question question) {
@@ -155,6 +168,18 @@ public record Asked(
             return this;
         }
 
+        /** Told of carrier and base together, wherever they stand. */
+        public Builder ofRestraint() {
+            whose = Whose.RESTRAINT;
+            return this;
+        }
+
+        /** Told of the seat, the child in it and the harness, in whatever car it stands. */
+        public Builder ofShell() {
+            whose = Whose.SHELL;
+            return this;
+        }
+
         /** Never told with a look. */
         public Builder byItself() {
             byItself = true;
@@ -179,7 +204,7 @@ public record Asked(
          * @throws IllegalStateException when it has no answer, or a look draws one that it does not have
          */
         public Asked by(RuleCode asking) {
-            return new Asked(question, rule == null ? asking : rule, known, carried, byItself, answers, looks);
+            return new Asked(question, rule == null ? asking : rule, known, carried, whose, byItself, answers, looks);
         }
     }
 }

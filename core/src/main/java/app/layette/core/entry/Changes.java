@@ -171,10 +171,22 @@ final class Changes {
 
     private boolean differsFromBefore(Fact fact) {
         String piece = fact instanceof Fact.InsertSet insert ? insert.piece() : "";
-        Object before = settings.put(fact.getClass().getSimpleName() + fact.of() + piece, fact);
+        Fact set = inWhateverCar(fact);
+        Object before = settings.put(fact.getClass().getSimpleName() + set.of() + piece, set);
         // The opening of the crotch strap as it was found is a look: nothing was moved.
         boolean found = before == null && fact instanceof Fact.CrotchSet;
-        return !found && !fact.equals(before);
+        return !found && !set.equals(before);
+    }
+
+    /** What is set at the seat is the same in whatever car it is told: setting it so again is a look there, too. */
+    private static Fact inWhateverCar(Fact fact) {
+        if (fact instanceof Fact.SlotsSet set) {
+            return new Fact.SlotsSet("", set.leftShell(), set.rightShell(), set.leftPad(), set.rightPad(), set.loop());
+        }
+        if (fact instanceof Fact.InsertSet set) {
+            return new Fact.InsertSet("", set.piece(), set.in());
+        }
+        return fact instanceof Fact.CrotchSet set ? new Fact.CrotchSet("", set.opening()) : fact;
     }
 
     /** Corrections and withdrawals of measures and labels, each at its own place. */

@@ -171,8 +171,17 @@ public sealed interface Fact {
      */
     record Screened(String of, ScreeningResult result, String who, LocalDate on, String restraint) implements Fact {}
 
-    /** A sheet version taken or turned down for this fitting. {@code of} is the sheet's id. */
-    record SheetAdopted(String of, int version, Adoption adoption, String reason) implements Fact {}
+    /**
+     * A sheet version taken or turned down for this fitting. {@code of} is the sheet's id.
+     *
+     * @param unit in whose car it is, where one seat stands in several cars; null for the car that the fitting began with,
+     *     and for every seat sheet
+     */
+    record SheetAdopted(String of, int version, Adoption adoption, String reason, String unit) implements Fact {
+        public SheetAdopted(String of, int version, Adoption adoption, String reason) {
+            this(of, version, adoption, reason, null);
+        }
+    }
 
     /**
      * A car without a sheet: one place, as seen; {@code null} where the technician is unsure. Another place of the same
@@ -264,16 +273,23 @@ public sealed interface Fact {
 
     /**
      * Another actual seat belongs to this fitting: twins, or a sibling in the same car. Each is judged for itself; what
-     * is of the car and the day is of them all.
+     * is of the car and the day is of them all. Or the same seat is fixed in another car too: child, seat and harness are
+     * judged once, place and securing for each.
      *
      * @param of id of the unit
      * @param rider id of the child it is for
      * @param sheet id of its seat sheet
+     * @param seatOf the unit whose seat it is, where that is fixed in another car; null for a seat of its own
      */
-    record UnitJoined(String of, String rider, String sheet) implements Fact {
+    record UnitJoined(String of, String rider, String sheet, String seatOf) implements Fact {
+        /** A seat of its own. */
+        public UnitJoined(String of, String rider, String sheet) {
+            this(of, rider, sheet, null);
+        }
+
         /** The unit that joined. */
         public FittingRecord.Unit unit() {
-            return new FittingRecord.Unit(of, rider, sheet);
+            return new FittingRecord.Unit(of, rider, sheet, seatOf);
         }
     }
 

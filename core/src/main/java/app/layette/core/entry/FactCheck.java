@@ -327,6 +327,9 @@ public final class FactCheck {
         if (fact instanceof Fact.UnitJoined joined) {
             needed("rider", isBlank(joined.rider()) ? null : joined.rider());
             needed("sheet", isBlank(joined.sheet()) ? null : joined.sheet());
+            if (joined.seatOf() != null && joined.seatOf().equals(joined.of())) {
+                problems.add(new FieldProblem("seatOf", joined.seatOf(), "NEEDED", "", ""));
+            }
         }
         if (fact instanceof Fact.CorrectionSigned signed) {
             needed("entry", signed.entry());

@@ -11,8 +11,30 @@ import java.util.stream.Stream;
  * @param entries everything that was entered, in any order
  */
 public record FittingRecord(List<String> riders, List<Unit> units, List<Entry> entries) {
-    /** An actual seat. */
-    public record Unit(String id, String rider, String sheet) {}
+    /**
+     * An actual seat where it stands.
+     *
+     * @param id its name in the entries
+     * @param rider id of the child it is for
+     * @param sheet id of its seat sheet
+     * @param seatOf the unit whose seat this is too, fixed in another car; null for a seat of its own
+     */
+    public record Unit(String id, String rider, String sheet, String seatOf) {
+        /** A seat of its own. */
+        public Unit(String id, String rider, String sheet) {
+            this(id, rider, sheet, null);
+        }
+
+        /** Whether it is the same seat as another unit's, in another car. */
+        public boolean isInAnotherCar() {
+            return seatOf != null;
+        }
+
+        /** What the actual seat is called: by the unit that brought it. */
+        public String seat() {
+            return seatOf == null ? id : seatOf;
+        }
+    }
 
     public FittingRecord {
         riders = List.copyOf(riders);

@@ -12,26 +12,31 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-/** The other actual seats of a fitting: twins, or a sibling in the same car. */
+/** The other actual seats of a fitting: twins, or a sibling in the same car; and the other cars of this one. */
 public final class Neighbours {
     private final List<Unit> others;
+    private final List<Unit> inOtherCars;
     private final Map<String, Fact.Placed> places;
     private final Map<String, Length> widths;
 
-    private Neighbours(List<Unit> others, Map<String, Fact.Placed> places, Map<String, Length> widths) {
+    private Neighbours(
+            List<Unit> others, List<Unit> inOtherCars, Map<String, Fact.Placed> places, Map<String, Length> widths) {
         this.others = others;
+        this.inOtherCars = inOtherCars;
         this.places = places;
         this.widths = widths;
     }
 
     static Neighbours of(FittingRecord record, Unit unit, Sheets sheets, List<Entry> effective) {
-        List<Unit> others = record.units().stream()
+        Map<Boolean, List<Unit>> besides = record.units().stream()
                 .filter(each -> !each.id().equals(unit.id()))
-                .toList();
+                .collect(Collectors.partitioningBy(each -> each.seat().equals(unit.seat())));
+        List<Unit> others = besides.get(false);
+        List<Unit> inOtherCars = besides.get(true);
         Map<String, Fact.Placed> places = new LinkedHashMap<>();
         Map<String, Length> widths = new LinkedHashMap<>();
         if (others.isEmpty()) {
-            return new Neighbours(others, places, widths);
+            return new Neighbours(others, inOtherCars, places, widths);
         }
         Set<String> ids = others.stream().map(Unit::id).collect(Collectors.toSet());
         for (Entry entry : effective) {
@@ -49,7 +54,7 @@ public final class Neighbours {
                     .width()
                     .ifPresent(width -> widths.merge(sheet.sheet().id(), width, (a, b) -> a.isMoreThan(b) ? a : b));
         }
-        return new Neighbours(others, places, widths);
+        return new Neighbours(others, inOtherCars, places, widths);
     }
 
     /** What is so for every seat in the car: the car itself, the ground under it, the front seat, its papers. */
@@ -70,6 +75,16 @@ public final class Neighbours {
     /** The other units, in the order in which they came. */
     public List<Unit> units() {
         return others;
+    }
+
+    /** This same seat where it is fixed in other cars, in the order in which they came. */
+    public List<Unit> inOtherCars() {
+        return inOtherCars;
+    }
+
+    /** Whether the fitting is of this one seat in this one car. */
+    public boolean isAlone() {
+        return others.isEmpty() && inOtherCars.isEmpty();
     }
 
     /** Where the others are, and how each is fixed; one that has no place yet, or was not fitted, is not among them. */
@@ -93,10 +108,6 @@ public final class Neighbours {
     /** Whether another unit is for this rider too: a child sits in one seat. */
     public boolean isFor(String rider) {
         return others.stream().anyMatch(each -> each.rider().equals(rider));
-    }
-
-    Set<String> ids() {
-        return others.stream().map(Unit::id).collect(Collectors.toSet());
     }
 
     /** The seat sheets of the fitting: every other sheet that is adopted is a car's. */

@@ -55,6 +55,7 @@ public final class Situation {
     private final ManualPages manuals;
     private final boolean alone;
     private final Neighbours neighbours;
+    private final About ofUnit;
 
     private Situation(
             Practice practice, Sheets sheets, FittingRecord record, Unit unit, boolean alone, LocalDate today) {
@@ -62,20 +63,14 @@ public final class Situation {
         this.today = today;
         this.unit = unit;
         this.all = record.entries();
-        Set<String> known = Stream.concat(
-                        sheets.seats().stream().map(each -> each.sheet().id()),
-                        sheets.cars().stream().map(each -> each.sheet().id()))
-                .collect(Collectors.toSet());
-        Set<String> others = record.units().stream()
-                .map(Unit::id)
-                .filter(each -> !each.equals(unit.id()))
-                .collect(Collectors.toSet());
         // Told once in the fitting point's zone: asking for a day comes back thousands of times in a plan.
         AfterTheEnd afterwards = AfterTheEnd.in(record.entries());
         List<Entry> counting =
                 record.entries().stream().filter(afterwards::counts).toList();
-        List<Entry> about = Replay.effective(counting).stream()
-                .filter(entry -> isAbout(entry.fact(), unit, known, others))
+        List<Entry> effective = Replay.effective(counting);
+        this.ofUnit = new About(record, unit, sheets, effective);
+        List<Entry> about = effective.stream()
+                .filter(ofUnit::covers)
                 .map(entry -> entry.at(practice.zone()))
                 .toList();
         boolean asBefore = isAsBefore(about);
@@ -84,8 +79,8 @@ public final class Situation {
                 .filter(entry -> asBefore || !isOfEarlierFitting(entry, brought))
                 .toList());
         this.alone = alone;
-        this.neighbours = Neighbours.of(record, unit, sheets, Replay.effective(counting));
-        this.changes = Changes.in(facts.entries(), ofThisUnit(counting, unit, known, others), neighbours.sheets(unit));
+        this.neighbours = Neighbours.of(record, unit, sheets, effective);
+        this.changes = Changes.in(facts.entries(), asSent(counting, ofUnit), neighbours.sheets(unit));
         this.sheets = AdoptedSheets.of(sheets, unit.sheet(), facts.entries());
         this.carInstead = Optional.empty();
         this.seatInstead = Optional.empty();
@@ -103,6 +98,7 @@ public final class Situation {
         this.facts = new Facts(entries);
         this.alone = other.alone;
         this.neighbours = other.neighbours;
+        this.ofUnit = other.ofUnit;
         this.changes = Changes.in(entries, List.of(), neighbours.sheets(unit));
         this.sheets = other.sheets;
         this.carInstead = carInstead;
@@ -145,36 +141,9 @@ public final class Situation {
         return fact instanceof Fact.Answered answered && answered.question() == Question.SINCE;
     }
 
-    /** What another rider or unit is told, weighed or answered says nothing of this one. */
-    private static boolean isAbout(Fact fact, Unit unit, Set<String> sheets, Set<String> others) {
-        return isOfTheFitting(fact)
-                || isSignature(fact) && !others.contains(fact.of())
-                || Neighbours.isOfTheCar(fact)
-                || fact.of().equals(unit.id())
-                || fact.of().equals(unit.rider())
-                || sheets.contains(fact.of());
-    }
-
-    /** Signed, noted or pictured for one unit where it names one, else for the fitting. */
-    private static boolean isSignature(Fact fact) {
-        return fact instanceof Fact.Ended
-                || fact instanceof Fact.Prepared
-                || fact instanceof Fact.Countersigned
-                || fact instanceof Fact.CaregiverSigned
-                || fact instanceof Fact.PhotoTaken;
-    }
-
-    private static boolean isOfTheFitting(Fact fact) {
-        return fact instanceof Fact.Noted
-                || fact instanceof Fact.CorrectionSigned
-                || fact instanceof Fact.BoxChosen
-                || fact instanceof Fact.SheetAdopted
-                || fact instanceof Fact.UnitJoined;
-    }
-
-    private static List<Entry> ofThisUnit(List<Entry> entries, Unit unit, Set<String> sheets, Set<String> others) {
+    private static List<Entry> asSent(List<Entry> entries, About unit) {
         return entries.stream()
-                .filter(entry -> entry.fact() instanceof Fact.Withdrawn || isAbout(entry.fact(), unit, sheets, others))
+                .filter(entry -> entry.fact() instanceof Fact.Withdrawn || unit.covers(entry))
                 .sorted(Comparator.comparingInt(Entry::seq))
                 .toList();
     }
@@ -427,8 +396,9 @@ public final class Situation {
 
     /** The same fitting as its author saw it: of the entries up to a place. */
     public Optional<Stamped<Mass>> weightAsSeen(int seen) {
-        List<Entry> then = ofThisUnit(all, unit, Set.of(), Set.of()).stream()
+        List<Entry> then = all.stream()
                 .filter(entry -> entry.seq() <= seen && isWeighing(entry))
+                .sorted(Comparator.comparingInt(Entry::seq))
                 .toList();
         return new Facts(Replay.effective(then))
                 .best(Fact.Weighed.class, fact -> true)
@@ -439,7 +409,7 @@ public final class Situation {
         boolean withdrawsOne = entry.fact() instanceof Fact.Withdrawn
                 && all.stream()
                         .anyMatch(each -> each.id().equals(entry.corrects()) && each.fact() instanceof Fact.Weighed);
-        return entry.fact() instanceof Fact.Weighed || withdrawsOne;
+        return entry.fact() instanceof Fact.Weighed weighed && weighed.of().equals(unit.rider()) || withdrawsOne;
     }
 
     /** Whether it is said which child and which seat this is about: of several none is taken for granted. */
@@ -778,15 +748,7 @@ public final class Situation {
 
     /** What was sent about this unit, its rider or the car, corrections in their own places. */
     public List<Entry> own() {
-        return neighbours.units().isEmpty() ? all : ofThisUnit(all, unit, sheetIds(), neighbours.ids());
-    }
-
-    private Set<String> sheetIds() {
-        return all.stream()
-                .map(Entry::fact)
-                .filter(Fact.SheetAdopted.class::isInstance)
-                .map(Fact::of)
-                .collect(Collectors.toSet());
+        return neighbours.isAlone() ? all : asSent(all, ofUnit);
     }
 
     /** The last place in the fitting; 0 when it is empty. */

@@ -40,6 +40,10 @@ public final class WholeFitting implements Rule {
             return Verdict.judged(
                     Finding.of(OUT_4, Weight.NOT_KNOWN, "moreThanOne").changedBy("OWN_FITTING"));
         }
+        if (situation.neighbours().units().isEmpty()
+                && !situation.neighbours().inOtherCars().isEmpty()) {
+            return Verdict.judged(inThisCar(situation));
+        }
         if (situation.neighbours().units().isEmpty()) {
             return Verdict.judged(Finding.of(OUT_4, Weight.HOLDS, "oneRiderOneUnit"));
         }
@@ -47,6 +51,15 @@ public final class WholeFitting implements Rule {
             return Verdict.judged(Finding.of(OUT_4, Weight.STOP, "riderTwice").changedBy("OWN_FITTING"));
         }
         return Verdict.judged(taken(situation).orElseGet(() -> Finding.of(OUT_4, Weight.HOLDS, "eachItsOwn")));
+    }
+
+    /** Where the seat stands in several cars each is handed over for itself, and says which it is. */
+    private static Finding.Builder inThisCar(Situation situation) {
+        return situation
+                .car()
+                .map(car -> Finding.of(OUT_4, Weight.HOLDS, "inThisCar")
+                        .with("car", new Argument.OfText(car.fullName().strip())))
+                .orElseGet(() -> Finding.of(OUT_4, Weight.NOT_KNOWN, "whichCar").changedBy("WHICH_CAR"));
     }
 
     /** What this restraint would take from another one of the fitting, or already stands in the way of. */

@@ -33,6 +33,7 @@ public final class ClipAtArmpits extends RuleByEye {
                     Change.CLIP_MOVED,
                     Change.OTHER_SEAT)
             .asks(Asked.about(Question.CLIP)
+                    .ofShell()
                     .holds("ARMPIT")
                     .fix("LOWER", "HIGHER", "OPEN")
                     .leftToRule("NONE_HERE")

@@ -33,6 +33,7 @@ public final class HarnessSnug extends RuleByEye {
                     Change.CLIP_MOVED,
                     Change.OTHER_SEAT)
             .asks(Asked.about(Question.SNUG)
+                    .ofShell()
                     .holds("SNUG")
                     .fix("LOOSE", "TOO_TIGHT")
                     .byItself())

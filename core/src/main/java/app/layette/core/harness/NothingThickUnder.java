@@ -31,6 +31,7 @@ public final class NothingThickUnder extends RuleByEye {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("CLOTHING"), RuleCode.HAR_9)
             .reopenedBy(Change.HARNESS_OPENED, Change.OTHER_SEAT)
             .asks(Asked.about(Question.CLOTHING)
+                    .ofShell()
                     .holds("THIN", "COAT_TESTED")
                     .fix("COAT_HID_SLACK")
                     .advises("SET_BEFORE_COAT")

@@ -31,6 +31,7 @@ public final class SnugAtShortest extends RuleByEye {
             .clearedEarlier()
             .reopenedBy(Change.MEASURES_RENEWED, Change.OTHER_SEAT)
             .asks(Asked.about(Question.SNUG_SHORTEST)
+                    .ofShell()
                     .leftToRule("SNUG")
                     .stop("STILL_LOOSE")
                     .shownIn(LookKey.THREADED, 130, "SNUG"))

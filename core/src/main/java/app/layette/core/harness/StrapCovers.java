@@ -22,6 +22,7 @@ public final class StrapCovers extends WhereThere<Harness.Covers> {
             .requiredOf(Method::isThroughSlots)
             .reopenedBy(Change.OTHER_SEAT)
             .asks(Asked.about(Question.COVERS)
+                    .ofShell()
                     .leftToRule("AS_SHEET")
                     .fix("NOT_AS_SHEET")
                     .shownIn(LookKey.THREADED, 140, "AS_SHEET"))

@@ -25,6 +25,7 @@ public final class SupportBesideChild extends RuleByEye {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("SUPPORT"), RuleCode.HAR_10)
             .reopenedBy(Change.OTHER_SEAT)
             .asks(Asked.about(Question.SUPPORT)
+                    .ofShell()
                     .holds("NONE")
                     .leftToRule("ROLLS_BESIDE", "CROTCH_CLOTH")
                     .stop("BEHIND_OR_UNDER")

@@ -21,6 +21,7 @@ public final class WebbingHome extends RuleByEye {
             .clearedEarlier()
             .reopenedBy(Change.COVER, Change.SLOT, Change.OTHER_SEAT)
             .asks(Asked.about(Question.WEBBING)
+                    .ofShell()
                     .holds("STRAIGHT_HOME_AND_FREE")
                     .fix("TWISTED", "NOT_HOME_ON_PLATE", "DOES_NOT_RUN")
                     .shownIn(LookKey.THREADED, 120, "STRAIGHT_HOME_AND_FREE"))

@@ -20,6 +20,7 @@ public final class AskedBesides implements Asking {
                         .by(RuleCode.CAB_13),
                 // Whether anything was taken off, added, damaged, crashed or lent since the last fitting.
                 Asked.about(Question.SINCE)
+                        .ofRestraint()
                         .holds("NOTHING")
                         .notKnown("SOMETHING")
                         .told()

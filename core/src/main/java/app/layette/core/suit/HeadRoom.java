@@ -43,7 +43,7 @@ public final class HeadRoom implements Rule {
             .requiredOf(Method::isThroughSlots)
             .clearedEarlier()
             .reopenedBy(Change.INSERT, Change.COVER, Change.MEASURES_RENEWED, Change.OTHER_SEAT)
-            .asks(Asked.about(Question.HEAD_ROOM).leftToRule("AT_LEAST_50", "AT_LEAST_25", "LESS"))
+            .asks(Asked.about(Question.HEAD_ROOM).ofShell().leftToRule("AT_LEAST_50", "AT_LEAST_25", "LESS"))
             .decidedBy(SheetValue.HEAD_ROOM)
             .decidedBy(Fact.Quantity.HEAD_ROOM)
             .at(StepKey.SHOULDER, 200);

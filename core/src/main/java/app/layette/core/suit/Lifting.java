@@ -33,6 +33,7 @@ public final class Lifting implements Rule {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("LIFTING"), RuleCode.SUIT_12)
             .requiredOf(Method::isCarried)
             .asks(Asked.about(Question.LIFTING)
+                    .ofShell()
                     .holds("CAN")
                     .leftToRule("NOT_NOW", "UNSURE")
                     .told())

@@ -30,6 +30,7 @@ public final class OwnConditions implements Rule {
             .clearedEarlier()
             .reopenedBy(Change.OTHER_SEAT)
             .asks(Asked.about(Question.OWN_CONDITIONS)
+                    .ofShell()
                     .leftToRule("MET")
                     .stop("NOT_MET")
                     .notKnown("UNSURE")

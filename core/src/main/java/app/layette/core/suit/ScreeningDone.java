@@ -38,6 +38,7 @@ public final class ScreeningDone implements Rule {
     private static final RuleCard CARD = RuleCard.of(Conclusion.SCREENING, RuleCode.SUIT_8)
             .clearedEarlier()
             .asks(Asked.about(Question.CONDITION)
+                    .ofShell()
                     .holds("NONE")
                     .leftToRule("YES")
                     .notKnown("UNSURE")

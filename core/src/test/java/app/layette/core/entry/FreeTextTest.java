@@ -28,7 +28,9 @@ class FreeTextTest {
             "part",
             "source",
             "rider",
-            "sheet");
+            "sheet",
+            "unit",
+            "seatOf");
 
     /** A new kind of entry with words in it has to say whether a hand writes them freely. */
     @Test

@@ -54,13 +54,18 @@ class TwinsTest {
 
     /** The same of the other twin. */
     private static Fact ofSecond(Fact fact) {
+        return as(fact.of().replace('1', '2'), fact);
+    }
+
+    /** The same of another one. */
+    static Fact as(String of, Fact fact) {
         try {
             RecordComponent[] components = fact.getClass().getRecordComponents();
             Object[] values = new Object[components.length];
             for (int i = 0; i < components.length; i++) {
                 values[i] = components[i].getAccessor().invoke(fact);
             }
-            values[0] = fact.of().replace('1', '2');
+            values[0] = of;
             Constructor<?> make = fact.getClass()
                     .getDeclaredConstructor(Arrays.stream(components)
                             .map(RecordComponent::getType)

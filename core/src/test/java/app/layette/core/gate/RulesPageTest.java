@@ -75,6 +75,11 @@ class RulesPageTest {
                         .append(" | ")
                         .append(words(asked.known().name()));
                 page.append(asked.carried() ? ", carried" : "")
+                        .append(
+                                asked.whose() == Asked.Whose.CAR
+                                        ? ""
+                                        : ", once for its "
+                                                + words(asked.whose().name()))
                         .append(" | ")
                         .append(answers(asked))
                         .append(" | ");

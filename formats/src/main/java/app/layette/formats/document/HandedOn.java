@@ -27,8 +27,12 @@ public record HandedOn(String from, String child, String reference, String sha25
     private static final int LONGEST = 8_000_000;
     private static final String KIND = "handedOn";
 
-    /** Which seat a unit is, and whose. */
-    public record Unit(String id, String rider, String sheet) {}
+    /**
+     * Which seat a unit is, and whose.
+     *
+     * @param seatOf the unit whose seat it is, fixed in another car; null for a seat of its own
+     */
+    public record Unit(String id, String rider, String sheet, String seatOf) {}
 
     /**
      * What is handed on.
@@ -65,8 +69,15 @@ public record HandedOn(String from, String child, String reference, String sha25
         ArrayNode riders = fitting.putArray("riders");
         ArrayNode units = fitting.putArray("units");
         for (Unit unit : content.units()) {
-            riders.add(unit.rider());
-            units.addObject().put("id", unit.id()).put("rider", unit.rider()).put("sheet", unit.sheet());
+            ObjectNode one = units.addObject()
+                    .put("id", unit.id())
+                    .put("rider", unit.rider())
+                    .put("sheet", unit.sheet());
+            if (unit.seatOf() == null) {
+                riders.add(unit.rider());
+            } else {
+                one.put("seatOf", unit.seatOf());
+            }
         }
         all(fitting.putArray("entries"), content.entries());
         return LayetteJson.pretty(whole);

@@ -45,6 +45,8 @@ class TellingWordsTest {
             "SEC-8.clickedAndLifted",
             "SEC-8.europeanAllowed",
             "SEC-8.americanAllowed",
+            "OUT-4.inThisCar",
+            "OUT-4.whichCar",
             "OUT-4.oneRiderOneUnit",
             "OUT-4.eachItsOwn");
 

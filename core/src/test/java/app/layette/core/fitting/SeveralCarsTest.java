@@ -1,0 +1,224 @@
+package app.layette.core.fitting;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.layette.core.entry.Act;
+import app.layette.core.entry.Asked.Whose;
+import app.layette.core.entry.Fact;
+import app.layette.core.entry.Fact.Part;
+import app.layette.core.entry.FittingRecord;
+import app.layette.core.entry.FittingRecord.Unit;
+import app.layette.core.entry.How;
+import app.layette.core.entry.Method;
+import app.layette.core.entry.PartialDate;
+import app.layette.core.entry.Question;
+import app.layette.core.fixture.FittingBuilder;
+import app.layette.core.gate.ConclusionState;
+import app.layette.core.gate.ConclusionState.State;
+import app.layette.core.rule.Conclusion;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** One carrier fixed in two cars in one visit: child, seat and harness are judged once, place and securing in each. */
+class SeveralCarsTest {
+    /** What is told once of the seat; everything else is asked anew in each car. Said here a second time. */
+    private static final Set<String> OF_THE_SHELL = Set.of(
+            "CONDITION",
+            "APPROVAL",
+            "OWN_CONDITIONS",
+            "LIFTING",
+            "HEAD_ROOM",
+            "SNUG_SHORTEST",
+            "WEBBING",
+            "COVERS",
+            "SUPPORT",
+            "CLOTHING",
+            "SNUG",
+            "CLIP");
+
+    private static final Set<String> OF_THE_RESTRAINT =
+            Set.of("HISTORY", "CRASH", "RECALL", "REGISTRATION", "PARTS", "SINCE");
+
+    private FittingBuilder fitting;
+
+    @BeforeEach
+    void oneCarrierGoesOnIntoAnotherCar() {
+        fitting = FittingBuilder.ready();
+        fitting.add(new Fact.UnitJoined("u2", "r1", "test-seat", "u1"));
+    }
+
+    private FittingPlan plan(String unit) {
+        FittingRecord record =
+                FittingRecord.begunWith(new Unit("u1", "r1", fitting.unitSheet), List.copyOf(fitting.entries()));
+        return new FittingPlanner().plan(fitting.practice(), fitting.sheets(), record, unit, fitting.today);
+    }
+
+    private State state(String unit, Conclusion conclusion) {
+        return plan(unit).gate().state(conclusion).orElseThrow().state();
+    }
+
+    private void theSecondCarIsTheSame() {
+        fitting.add(new Fact.SheetAdopted("test-car", 1, Fact.Adoption.ADOPTED, null, "u2"));
+    }
+
+    private void standsThereOnABase() {
+        theSecondCarIsTheSame();
+        fitting.add(new Fact.Placed("u2", fitting.car.place, Method.BASE_FLEXIBLE_ANCHORS));
+    }
+
+    private void everythingIsDoneThereToo() {
+        standsThereOnABase();
+        List.copyOf(fitting.entries()).stream()
+                .filter(entry -> entry.fact().of().equals("u1"))
+                .filter(entry -> !(entry.fact() instanceof Fact.Placed))
+                .forEach(entry -> fitting.add(entry.how(), TwinsTest.as("u2", entry.fact())));
+    }
+
+    @Test
+    void theFirstIsAsReadyAsBefore() {
+        assertThat(plan("u1").gate().blocking()).isEmpty();
+        everythingIsDoneThereToo();
+        assertThat(plan("u1").gate().blocking()).isEmpty();
+    }
+
+    @Test
+    void childSeatAndHarnessAreJudgedOncePlaceAndSecuringAnew() {
+        standsThereOnABase();
+        Set<Conclusion> passed = plan("u2").gate().conclusions().stream()
+                .filter(each -> each.state() == State.PASSED)
+                .map(ConclusionState::conclusion)
+                .collect(Collectors.toSet());
+        assertThat(passed)
+                .contains(
+                        Conclusion.WEIGHT,
+                        Conclusion.named("LENGTH"),
+                        Conclusion.named("SLOT"),
+                        Conclusion.named("SNUG_TEST"),
+                        Conclusion.named("CLIP"),
+                        Conclusion.named("CLOTHING"),
+                        Conclusion.named("HEAD_ROOM"));
+        assertThat(plan("u2").gate().blocking().stream().map(ConclusionState::conclusion))
+                .contains(
+                        Conclusion.named("ANCHORS_CLICKED"),
+                        Conclusion.named("INCH_TEST"),
+                        Conclusion.LEVEL,
+                        Conclusion.named("CLICK_AND_LIFT"),
+                        Conclusion.named("LEVEL_GROUND"),
+                        Conclusion.named("HANDLE"),
+                        Conclusion.named("GAP"),
+                        Conclusion.TEACH_BACK,
+                        Conclusion.named("CAUTIONS"));
+    }
+
+    @Test
+    void eachIsHandedOverForItself() {
+        everythingIsDoneThereToo();
+        assertThat(plan("u2").gate().blocking()).isEmpty();
+        assertThat(plan("u2")
+                        .gate()
+                        .state(Conclusion.WHOLE_FITTING)
+                        .orElseThrow()
+                        .findings())
+                .extracting(finding -> finding.message())
+                .containsExactly("finding.OUT-4.inThisCar");
+        fitting.add(new Fact.Ended("u2", Fact.Ending.HANDED_OVER, null, null, null));
+        assertThat(plan("u2").state()).isEqualTo(FittingState.HANDED_OVER);
+        assertThat(plan("u1").state()).isEqualTo(FittingState.OPEN);
+    }
+
+    @Test
+    void whatTheFirstCarIsSaysNothingOfTheOther() {
+        assertThat(plan("u2").situation().car()).isEmpty();
+        assertThat(state("u2", Conclusion.WHOLE_FITTING)).isNotEqualTo(State.PASSED);
+        theSecondCarIsTheSame();
+        assertThat(plan("u2").situation().car()).isPresent();
+        assertThat(plan("u2").situation().placed()).isEmpty();
+    }
+
+    @Test
+    void whatIsDoneInOneCarSpoilsNothingInTheOther() {
+        everythingIsDoneThereToo();
+        fitting.add(new Fact.Acted("u2", Act.TIGHTENED));
+        fitting.add(new Fact.Acted("u2", Act.CAR_MOVED));
+        fitting.add(new Fact.Acted("u2", Act.CARRIER_OFF));
+        assertThat(plan("u1").gate().blocking()).isEmpty();
+        assertThat(state("u2", Conclusion.named("INCH_TEST"))).isNotEqualTo(State.PASSED);
+        assertThat(state("u2", Conclusion.named("LEVEL_GROUND"))).isNotEqualTo(State.PASSED);
+    }
+
+    @ParameterizedTest
+    @EnumSource(
+            value = Act.class,
+            names = {"HARNESS_OPENED", "CLOTHING_CHANGED", "CLIP_MOVED", "COVER_CHANGED"})
+    void whatIsDoneToTheHarnessIsDoneInBoth(Act act) {
+        everythingIsDoneThereToo();
+        fitting.add(new Fact.Acted("u2", act));
+        assertThat(state("u1", Conclusion.named("CLIP"))).isNotEqualTo(State.PASSED);
+        assertThat(state("u2", Conclusion.named("CLIP"))).isNotEqualTo(State.PASSED);
+    }
+
+    @Test
+    void whatComesAfterTheHandOverBelongsToTheNextCar() {
+        fitting.add(new Fact.Ended("u1", Fact.Ending.HANDED_OVER, null, null, null));
+        fitting.add(new Fact.Acted("u2", Act.HARNESS_OPENED));
+        assertThat(state("u1", Conclusion.named("CLIP"))).isEqualTo(State.PASSED);
+        assertThat(state("u2", Conclusion.named("CLIP"))).isNotEqualTo(State.PASSED);
+        fitting.add(new Fact.CrashedSince("u2", fitting.today));
+        assertThat(plan("u1").situation().newest(Fact.CrashedSince.class)).isPresent();
+    }
+
+    @Test
+    void aBaseOfItsOwnHasAHistoryOfItsOwn() {
+        assertThat(state("u2", Conclusion.CRASH)).isEqualTo(State.PASSED);
+        standsThereOnABase();
+        assertThat(state("u2", Conclusion.CRASH)).isNotEqualTo(State.PASSED);
+        assertThat(state("u2", Conclusion.named("RECALL"))).isNotEqualTo(State.PASSED);
+        assertThat(state("u2", Conclusion.named("APPROVAL"))).isEqualTo(State.PASSED);
+    }
+
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void theSameBaseIsKnownByItsWholeLabel(boolean same) {
+        standsThereOnABase();
+        Fact.LabelRead there =
+                plan("u1").situation().label(Part.BASE).orElseThrow().value();
+        PartialDate made = same ? there.made() : PartialDate.parse("2019-02");
+        fitting.add(
+                new How(How.Kind.LABEL, ""),
+                new Fact.LabelRead("u2", Part.BASE, there.model(), made, there.doNotUseAfter()));
+        assertThat(state("u2", Conclusion.CRASH) == State.PASSED).isEqualTo(same);
+    }
+
+    @Test
+    void ofThreeCarsNoneSpeaksOfAnother() {
+        everythingIsDoneThereToo();
+        fitting.add(new Fact.UnitJoined("u3", "r1", "test-seat", "u1"));
+        fitting.add(new Fact.SheetAdopted("test-car", 1, Fact.Adoption.ADOPTED, null, "u3"));
+        assertThat(plan("u3").situation().placed()).isEmpty();
+        assertThat(plan("u2").gate().blocking()).isEmpty();
+        assertThat(plan("u1").gate().blocking()).isEmpty();
+    }
+
+    @Test
+    void everyQuestionSaysWhoseItIs() {
+        for (Question question : Question.values()) {
+            Whose wanted = OF_THE_SHELL.contains(question.name())
+                    ? Whose.SHELL
+                    : OF_THE_RESTRAINT.contains(question.name()) ? Whose.RESTRAINT : Whose.CAR;
+            assertThat(question.asked().whose()).as(question.name()).isEqualTo(wanted);
+        }
+    }
+
+    /** A seat that only looks as if it were another unit's is a second seat for the child, and is stopped. */
+    @Test
+    void withoutBeingSaidToBeTheSameItIsAnotherSeat() {
+        fitting.replace(Fact.UnitJoined.class::isInstance, new Fact.UnitJoined("u2", "r1", "test-seat"));
+        assertThat(state("u1", Conclusion.WHOLE_FITTING)).isEqualTo(State.FAILED);
+    }
+}
