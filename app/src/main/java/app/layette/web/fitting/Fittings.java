@@ -907,12 +907,14 @@ public class Fittings {
     /**
      * A fitting as lists show it.
      *
+     * @param car its name; {@code null} where nobody said it
      * @param nextStep {@code null} where nothing is left to do
      */
     public record Listed(
             UUID id,
             String child,
             String reference,
+            String car,
             FittingState state,
             StepKey nextStep,
             int blocking,
@@ -924,6 +926,7 @@ public class Fittings {
                 row.id(),
                 row.childName(),
                 row.family().reference(),
+                overview.car(),
                 overview.state(),
                 overview.nextStep() == null ? null : StepKey.valueOf(overview.nextStep()),
                 overview.blocking(),

@@ -11,10 +11,13 @@ import app.layette.web.account.Viewing;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RefusedEntryException;
 import app.layette.web.shelf.Shelf;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -69,13 +72,25 @@ class RidersController {
         model.addAttribute("walkIn", QuickSeat.SHEET);
         model.addAttribute("walkInCar", QuickCar.SHEET);
         model.addAttribute("car", car.map(each -> each.fullName().strip()).orElse(""));
-        model.addAttribute("others", others(user, id, others));
+        Set<UUID> itself = ofThisChild(id, own);
+        model.addAttribute(
+                "others",
+                fittings.openOnes(user, others).stream()
+                        .filter(each -> !itself.contains(each.id()))
+                        .toList());
         model.addAttribute("people", grown);
         model.addAttribute("mostPeople", MOST_PEOPLE);
         model.addAttribute("lastSeq", own.plan().situation().lastSeq());
         model.addAttribute("open", own.plan().state().isUnderWay());
         model.addAttribute("mayGoOn", Fittings.mayGoOn(own));
-        model.addAttribute("cars", shelf.cars(user.pointId()));
+        // The car that it stands in already is the last that is meant.
+        model.addAttribute(
+                "cars",
+                shelf.cars(user.pointId()).stream()
+                        .sorted(Comparator.comparing(
+                                each -> car.filter(here -> here.sheet().id().equals(each.id()))
+                                        .isPresent()))
+                        .toList());
         car.ifPresent(sheet -> {
             Together.Asked asked = new Together.Asked(id, others, grown, Held.read(at), shows);
             List<Fittings.Planned> fitted = Stream.concat(
@@ -155,9 +170,11 @@ class RidersController {
                         () -> RefusedEntryException.fields(List.of(new FieldProblem("seat", id, "NEEDED", "", ""))));
     }
 
-    private List<Fittings.OpenOne> others(SignedIn user, UUID own, List<UUID> chosen) {
-        return fittings.openOnes(user, chosen).stream()
-                .filter(each -> !each.id().equals(own))
-                .toList();
+    /** This fitting, and the same seat in other cars: nobody rides beside itself. */
+    private static Set<UUID> ofThisChild(UUID id, Fittings.Planned own) {
+        return Stream.concat(
+                        Stream.of(id),
+                        own.others().stream().filter(Fittings.Beside::sameSeat).map(Fittings.Beside::id))
+                .collect(Collectors.toSet());
     }
 }

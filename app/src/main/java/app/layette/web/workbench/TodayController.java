@@ -11,7 +11,9 @@ import java.time.ZonedDateTime;
 import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -24,9 +26,20 @@ class TodayController {
     private static final int MONTHS_WITH_HOURS = 3;
     private static final String DAY = "\\d{4}-\\d{2}-\\d{2}";
 
-    /** A fitting in the list. */
+    /**
+     * A fitting in the list.
+     *
+     * @param car where the same child stands there in several; else empty
+     */
     public record Row(
-            UUID id, String child, String reference, String state, String stateWord, String next, String touched) {}
+            UUID id,
+            String child,
+            String car,
+            String reference,
+            String state,
+            String stateWord,
+            String next,
+            String touched) {}
 
     private final Fittings fittings;
     private final List<TodayNotice> notices;
@@ -50,8 +63,13 @@ class TodayController {
         Wording words = viewing.wording(user);
         boolean isFound = !find.isBlank();
         List<Fittings.Listed> listed = isFound ? fittings.find(user, find.strip()) : fittings.recent(user);
+        Map<List<String>, Long> often =
+                listed.stream().collect(Collectors.groupingBy(TodayController::who, Collectors.counting()));
         model.addAttribute(
-                "rows", listed.stream().map(each -> row(each, point, words)).toList());
+                "rows",
+                listed.stream()
+                        .map(each -> row(each, often.get(who(each)) > 1, point, words))
+                        .toList());
         model.addAttribute("point", point.name());
         model.addAttribute("find", find);
         if (!isFound) {
@@ -79,7 +97,11 @@ class TodayController {
         }
     }
 
-    private Row row(Fittings.Listed fitting, Point point, Wording words) {
+    private static List<String> who(Fittings.Listed fitting) {
+        return List.of(fitting.reference(), fitting.child());
+    }
+
+    private Row row(Fittings.Listed fitting, boolean inSeveral, Point point, Wording words) {
         boolean open = fitting.state().isUnderWay();
         boolean ready = fitting.state() == FittingState.OPEN && fitting.blocking() == 0;
         String next = !open
@@ -90,6 +112,7 @@ class TodayController {
         return new Row(
                 fitting.id(),
                 fitting.child(),
+                inSeveral && fitting.car() != null ? fitting.car() : "",
                 fitting.reference(),
                 ready ? "ready" : fitting.state().name().toLowerCase(Locale.ROOT),
                 words.say(ready ? "head.ready" : "state." + fitting.state()),

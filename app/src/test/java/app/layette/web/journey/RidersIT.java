@@ -116,7 +116,7 @@ class RidersIT {
             desk.isAccessible("another car");
             desk.click("#head .besides a");
             assertThat(URI.create(desk.page().url()).getPath()).isEqualTo(first);
-            assertThat(desk.page().textContent("#head .besides")).contains("Another car");
+            assertThat(desk.page().textContent("#head .besides")).contains("another car");
             desk.isQuiet();
         }
     }
