@@ -117,8 +117,10 @@ class Keeping {
                 .single();
     }
 
+    /** What the tables take: how large the whole database is the role of a fitting point may not ask. */
     long databaseBytes() {
-        return jdbc.sql("select pg_database_size(current_database())")
+        return jdbc.sql("select coalesce(sum(pg_total_relation_size(oid)), 0)::bigint from pg_class"
+                        + " where relkind in ('r', 'm') and relnamespace = to_regnamespace(current_schema())")
                 .query(Long.class)
                 .single();
     }

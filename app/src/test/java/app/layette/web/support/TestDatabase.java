@@ -20,7 +20,7 @@ public record TestDatabase(String port, String name, String password) {
     /** A new, empty database in a cluster of somebody's own. */
     public static TestDatabase create(String port, String password, String name) {
         TestDatabase made = new TestDatabase(port, name, password);
-        made.onServer("create database " + name);
+        made.onServer("create database " + name, ofItsOwnerAlone(name));
         return made;
     }
 
@@ -28,7 +28,7 @@ public record TestDatabase(String port, String name, String password) {
     public TestDatabase another() {
         TestDatabase made =
                 new TestDatabase(port, "t_" + UUID.randomUUID().toString().replace("-", ""), password);
-        made.onServer("create database " + made.name + " template " + name + "_kept");
+        made.onServer("create database " + made.name + " template " + name + "_kept", ofItsOwnerAlone(made.name));
         return made;
     }
 
@@ -47,7 +47,15 @@ public record TestDatabase(String port, String name, String password) {
 
     /** As it was kept. Whoever is connected is thrown out and finds it again under the same name. */
     public void restore() {
-        onServer("drop database " + name + " with (force)", "create database " + name + " template " + name + "_kept");
+        onServer(
+                "drop database " + name + " with (force)",
+                "create database " + name + " template " + name + "_kept",
+                ofItsOwnerAlone(name));
+    }
+
+    /** As every real one is: the role behind the wall has no rights that it was not given. */
+    private static String ofItsOwnerAlone(String name) {
+        return "revoke all on database " + name + " from public";
     }
 
     private void onServer(String... statements) {
