@@ -10,6 +10,7 @@ import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RefusedEntryException;
+import app.layette.web.shelf.SheetSummary;
 import app.layette.web.shelf.Shelf;
 import java.util.Comparator;
 import java.util.List;
@@ -150,12 +151,18 @@ class RidersController {
         if (id.equals(QuickCar.SHEET)) {
             return Optional.empty();
         }
-        return Optional.of(shelf.cars(user.pointId()).stream()
+        List<SheetSummary> cars = shelf.cars(user.pointId());
+        return Optional.of(cars.stream()
                 .filter(each -> each.id().equals(id))
                 .findFirst()
                 .map(each -> new SheetVersion(each.id(), each.version()))
-                .orElseThrow(
-                        () -> RefusedEntryException.fields(List.of(new FieldProblem("car", id, "NEEDED", "", "")))));
+                .orElseThrow(() -> RefusedEntryException.fields(List.of(
+                        id.isBlank()
+                                ? new FieldProblem("car", "", "NEEDED", "", "")
+                                : FieldProblem.notAmong(
+                                        "car",
+                                        id,
+                                        cars.stream().map(each -> each.title()).toList())))));
     }
 
     private SheetVersion sheet(SignedIn user, String id) {

@@ -78,7 +78,7 @@ final class About {
         Unit other = units.get(entry.fact().of());
         return other != null
                 && !other.id().equals(unit.id())
-                && other.seat().equals(unit.seat())
+                && other.isSameSeatAs(unit)
                 && (entry.seq() < end || entry.fact() instanceof Fact.CrashedSince);
     }
 
@@ -145,7 +145,7 @@ final class About {
         LabelRead there = null;
         for (Entry entry : effective) {
             Unit of = units.get(entry.fact().of());
-            if (of == null || !of.seat().equals(unit.seat())) {
+            if (of == null || !of.isSameSeatAs(unit)) {
                 continue;
             }
             boolean own = of.id().equals(unit.id());

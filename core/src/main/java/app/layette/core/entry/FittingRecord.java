@@ -30,6 +30,11 @@ public record FittingRecord(List<String> riders, List<Unit> units, List<Entry> e
             return seatOf != null;
         }
 
+        /** Whether this is the same actual seat for the same child: what only says so of another one is not. */
+        boolean isSameSeatAs(Unit other) {
+            return seat().equals(other.seat()) && rider.equals(other.rider()) && sheet.equals(other.sheet());
+        }
+
         /** What the actual seat is called: by the unit that brought it. */
         public String seat() {
             return seatOf == null ? id : seatOf;

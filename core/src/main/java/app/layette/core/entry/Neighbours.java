@@ -30,7 +30,7 @@ public final class Neighbours {
     static Neighbours of(FittingRecord record, Unit unit, Sheets sheets, List<Entry> effective) {
         Map<Boolean, List<Unit>> besides = record.units().stream()
                 .filter(each -> !each.id().equals(unit.id()))
-                .collect(Collectors.partitioningBy(each -> each.seat().equals(unit.seat())));
+                .collect(Collectors.partitioningBy(each -> each.isSameSeatAs(unit)));
         List<Unit> others = besides.get(false);
         List<Unit> inOtherCars = besides.get(true);
         Map<String, Fact.Placed> places = new LinkedHashMap<>();

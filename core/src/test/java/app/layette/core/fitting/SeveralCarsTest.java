@@ -22,6 +22,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -213,6 +214,17 @@ class SeveralCarsTest {
                     : OF_THE_RESTRAINT.contains(question.name()) ? Whose.RESTRAINT : Whose.CAR;
             assertThat(question.asked().whose()).as(question.name()).isEqualTo(wanted);
         }
+    }
+
+    /** A document may say that another child's seat, or another seat, is this one: it is not believed. */
+    @ParameterizedTest
+    @CsvSource({"r2,test-seat,u1", "r1,other-seat,u1", "r1,test-seat,u9"})
+    void onlyTheSameSeatForTheSameChildIsTheSame(String rider, String sheet, String seatOf) {
+        fitting.replace(Fact.UnitJoined.class::isInstance, new Fact.UnitJoined("u2", rider, sheet, seatOf));
+        theSecondCarIsTheSame();
+        assertThat(plan("u2").gate().state(Conclusion.named("SNUG_TEST")).map(ConclusionState::state))
+                .isNotEqualTo(java.util.Optional.of(State.PASSED));
+        assertThat(plan("u2").gate().isOpen()).isFalse();
     }
 
     /** A seat that only looks as if it were another unit's is a second seat for the child, and is stopped. */
