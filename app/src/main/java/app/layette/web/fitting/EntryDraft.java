@@ -57,30 +57,20 @@ public record EntryDraft(
                 : said;
     }
 
-    /** Where one seat stands in several cars, a newer sheet is taken for the car that it is entered for. */
+    /** Where one seat stands in several cars, a car's sheet is taken for the car that it is entered for, and no other. */
     EntryDraft inTheCarOf(Situation here) {
-        boolean ofCar = here.unit().isInAnotherCar()
-                && fact instanceof Fact.SheetAdopted adopted
-                && !adopted.of().equals(here.unit().sheet())
-                && adopted.unit() == null;
-        if (!ofCar) {
+        if (!(fact instanceof Fact.SheetAdopted adopted)) {
             return this;
         }
-        Fact.SheetAdopted adopted = (Fact.SheetAdopted) fact;
-        return new EntryDraft(
-                id,
-                seen,
-                at,
-                how,
-                corrects,
-                new Fact.SheetAdopted(
-                        adopted.of(),
-                        adopted.version(),
-                        adopted.adoption(),
-                        adopted.reason(),
-                        here.unit().id()),
-                waited,
-                look);
+        boolean ofOtherCar =
+                here.unit().isInAnotherCar() && !adopted.of().equals(here.unit().sheet());
+        Fact taken = new Fact.SheetAdopted(
+                adopted.of(),
+                adopted.version(),
+                adopted.adoption(),
+                adopted.reason(),
+                ofOtherCar ? here.unit().id() : null);
+        return new EntryDraft(id, seen, at, how, corrects, taken, waited, look);
     }
 
     /** The same entry, its author having seen more. */

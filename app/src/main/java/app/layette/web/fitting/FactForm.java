@@ -307,7 +307,9 @@ public final class FactForm {
                     "sort",
                     "from",
                     "to",
-                    "about" -> false;
+                    "about",
+                    "unit",
+                    "seatOf" -> false;
             case "mass", "length" -> component.getDeclaringRecord() != Fact.QuantityRead.class;
             case "model" -> component.getDeclaringRecord() == Fact.QuickSeatRead.class;
             case "made" -> false;

@@ -18,6 +18,7 @@ import com.microsoft.playwright.options.BoundingBox;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -158,6 +159,8 @@ class ReclineIT {
         try (Desk desk = new Desk(app.address(), 390, 844)) {
             desk.signIn("ansel").click("text=Petra");
             desk.step("Recline device").tap("2 ·");
+            // The question whether the page may read the sensors has no window here to be asked in.
+            desk.page().context().grantPermissions(List.of("accelerometer", "gyroscope", "magnetometer"));
             CDPSession cdp = desk.page().context().newCDPSession(desk.page());
             desk.click("#ask-level-pressed .fold summary");
             tilt(cdp, 1.2);
