@@ -251,6 +251,28 @@ class FittingsDatabaseTest extends DatabaseTest {
                 .isInstanceOfSatisfying(
                         RefusedEntryException.class,
                         refused -> assertThat(refused.reason()).contains("OTHER_UNIT"));
+        fittings.append(
+                fitting,
+                draft(new Fact.SheetAdopted("pallander-dray", 1, Fact.Adoption.ADOPTED, null, "u2")),
+                point,
+                MARIT);
+        assertThat(fittings.planned(there, point)
+                        .plan()
+                        .situation()
+                        .car()
+                        .orElseThrow()
+                        .sheet()
+                        .id())
+                .as("what is sent for one car is not taken for another")
+                .isEqualTo("corvane-estate");
+        assertThat(fittings.planned(fitting, point)
+                        .plan()
+                        .situation()
+                        .car()
+                        .orElseThrow()
+                        .sheet()
+                        .id())
+                .isEqualTo("pallander-dray");
         SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
         assertThatThrownBy(() ->
                         fittings.join(there, new Fittings.Join(UUID.randomUUID(), "Bela", seat, true), point, MARIT))
