@@ -4,6 +4,7 @@ import app.layette.core.entry.Fact.Dimension;
 import app.layette.core.entry.Fact.LabelRead;
 import app.layette.core.entry.Fact.Part;
 import app.layette.core.entry.FittingRecord.Unit;
+import app.layette.core.evidence.SheetValue;
 import app.layette.core.evidence.Speaker;
 import java.util.HashMap;
 import java.util.List;
@@ -97,9 +98,9 @@ final class About {
         }
         return fact instanceof LabelRead label && label.part() == Part.CARRIER
                 || fact instanceof Fact.QuickSeatRead
-                || fact instanceof Fact.PermissionRead page && page.speaker() == Speaker.SEAT
-                || fact instanceof Fact.QuantityRead read && read.speaker() == Speaker.SEAT
-                || fact instanceof Fact.SheetValueRead read && !read.value().isOfPlace()
+                || fact instanceof Fact.PermissionRead page && page.speaker() == Speaker.SEAT && !ownBase
+                || fact instanceof Fact.QuantityRead read && isOfTheShell(read)
+                || fact instanceof Fact.SheetValueRead read && isOfTheShell(read.value())
                 || fact instanceof Fact.HandlePositionRead
                 || fact instanceof Fact.LengthMeasured length && isOfTheChild(length.what())
                 || fact instanceof Fact.LayerSeen
@@ -109,6 +110,32 @@ final class About {
                 || fact instanceof Fact.WebbingMoved
                 || fact instanceof Fact.CameBack
                 || fact instanceof Fact.CrashedSince;
+    }
+
+    /** What a page said with another base in hand says nothing of this one: only what no base changes is known already. */
+    private boolean isOfTheShell(SheetValue value) {
+        return switch (value) {
+            case APPROVED_HERE,
+                    LIFE,
+                    CRASH_RULE,
+                    OWN_CONDITIONS,
+                    INSERT,
+                    SLOTS,
+                    LOOPS,
+                    CROTCH,
+                    SNUG_TEST,
+                    CLIP,
+                    COVERS -> true;
+            default -> !value.isOfPlace() && !ownBase;
+        };
+    }
+
+    private boolean isOfTheShell(Fact.QuantityRead read) {
+        boolean ofTheCarrier = switch (read.quantity()) {
+            case WEIGHT_MIN, WEIGHT_MAX, LENGTH_MAX, HEAD_ROOM, CARRIER_MASS -> true;
+            default -> false;
+        };
+        return read.speaker() == Speaker.SEAT && (ofTheCarrier || !ownBase);
     }
 
     private static boolean isOfTheHarness(Change change) {

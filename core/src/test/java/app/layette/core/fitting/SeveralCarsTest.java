@@ -12,6 +12,9 @@ import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.PartialDate;
 import app.layette.core.entry.Question;
+import app.layette.core.evidence.PermissionKey;
+import app.layette.core.evidence.SheetValue;
+import app.layette.core.evidence.Speaker;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.gate.ConclusionState.State;
@@ -194,6 +197,31 @@ class SeveralCarsTest {
                 new How(How.Kind.LABEL, ""),
                 new Fact.LabelRead("u2", Part.BASE, there.model(), made, there.doNotUseAfter()));
         assertThat(state("u2", Conclusion.CRASH) == State.PASSED).isEqualTo(same);
+    }
+
+    /** What a page said of one base is not known of another: an unread permission stays unread. */
+    @ParameterizedTest
+    @CsvSource({
+        "BASE_LISTED,false",
+        "INDICATOR,false",
+        "LEG,false",
+        "WINDOWS,false",
+        "PARTS,false",
+        "CLIP,true",
+        "SLOTS,true",
+        "SNUG_TEST,true",
+        "LIFE,true"
+    })
+    void whatAPageSaysOfOneBaseIsNotKnownOfAnother(SheetValue value, boolean known) {
+        fitting.add(How.manual("12"), new Fact.SheetValueRead("u1", value, null, "YES", null, null));
+        fitting.add(
+                How.manual("12"),
+                new Fact.PermissionRead("u1", PermissionKey.LOCKING_CLIP, Speaker.SEAT, Fact.PageSays.ALLOWED));
+        standsThereOnABase();
+        assertThat(plan("u2").situation().history(Fact.SheetValueRead.class).isEmpty())
+                .isNotEqualTo(known);
+        assertThat(plan("u2").situation().history(Fact.PermissionRead.class)).isEmpty();
+        assertThat(plan("u1").situation().history(Fact.SheetValueRead.class)).hasSize(1);
     }
 
     @Test
