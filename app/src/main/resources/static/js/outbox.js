@@ -300,9 +300,20 @@ window.layette = window.layette ?? {};
     }
   };
 
+  // What a field tells, in the words that stand beside it where it has some.
+  const toldBy = (field) => {
+    const beside = field.closest("label");
+    const words = field.matches("select")
+      ? field.selectedOptions[0]?.textContent
+      : field.matches(":checked")
+        ? (beside?.querySelector(".named") ?? beside)?.textContent
+        : field.value;
+    return words?.trim() ?? "";
+  };
+
   const labelOf = (form, button) => {
     const question = form.dataset.waits ?? form.closest(".ask")?.querySelector(".q")?.textContent ?? form.closest(".look")?.querySelector("h3")?.textContent ?? say("somethingChanged");
-    const words = [...form.querySelectorAll("input:not([type=hidden]):not([type=file]), select")].map((field) => field.value).filter(Boolean);
+    const words = [...form.querySelectorAll("input:not([type=hidden], [type=file], [type=radio], [type=checkbox]), input:checked, select")].map(toldBy).filter(Boolean);
     const answer = button?.classList.contains("choice") || !words.length ? button?.querySelector("span:not(.picture):not(.sign)")?.textContent ?? button?.textContent : words.join(", ");
     return `${question} ${answer ?? ""}`.replace(/\s+/g, " ").trim();
   };
@@ -430,7 +441,9 @@ window.layette = window.layette ?? {};
 
   const reasonOf = (html) => {
     const page = new DOMParser().parseFromString(html, "text/html");
-    const said = (refusalIn(html) ?? page.querySelector("main p"))?.textContent.trim() ?? say("refused");
+    // What is wrong, one by one, says more than the sentence above it.
+    const one = [...page.querySelectorAll(".refused li")].map((each) => each.textContent.trim()).join(" ");
+    const said = one || ((refusalIn(html) ?? page.querySelector("main p"))?.textContent.trim() ?? say("refused"));
     const sure = page.querySelector("button[name^=sure]");
     return { refused: said, sure: sure ? [sure.name, sure.value] : null };
   };

@@ -2,6 +2,7 @@ package app.layette.web.api;
 
 import app.layette.formats.text.Sha256;
 import app.layette.web.api.Problems.ApiException;
+import app.layette.web.wall.Turns;
 import java.net.URI;
 import java.sql.Timestamp;
 import java.time.Clock;
@@ -21,13 +22,14 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 class Answers {
     private static final int LONGEST_KEY = 100;
-    private static final String LOCK = "select pg_advisory_xact_lock(hashtextextended(:key, 0))";
 
     private final JdbcClient jdbc;
+    private final Turns turns;
     private final Clock clock;
 
-    Answers(JdbcClient jdbc, Clock clock) {
+    Answers(JdbcClient jdbc, Turns turns, Clock clock) {
         this.jdbc = jdbc;
+        this.turns = turns;
         this.clock = clock;
     }
 
@@ -66,10 +68,7 @@ class Answers {
             throw ApiException.field("Idempotency-Key", key, "1 to " + LONGEST_KEY + " letters");
         }
         // Twice at once: the second waits for the first.
-        jdbc.sql(LOCK)
-                .param("key", program.id() + " " + key)
-                .query((row, number) -> 0)
-                .single();
+        turns.take(program.id() + " " + key);
         String sha = Sha256.of(address + "\n" + body);
         Optional<Kept> kept = jdbc.sql("select request_sha256, status, location, body from program_answer"
                         + " where point_id = :point and program_id = :program and key = :key")

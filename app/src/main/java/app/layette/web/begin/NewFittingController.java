@@ -36,7 +36,6 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -97,14 +96,7 @@ class NewFittingController {
             @RequestParam(required = false) MultipartFile sheet) {
         EntryForm form = new EntryForm(fields, viewing.clock());
         Reading reading = reading(user, fields, form);
-        Optional<UUID> begun;
-        try {
-            begun = wholeOrNot(user, fields, sheet, form, reading);
-        } catch (DataIntegrityViolationException twice) {
-            // The same family came in at the same moment: by now it is there, and beginning it twice is harmless.
-            reading = reading(user, fields, form);
-            begun = wholeOrNot(user, fields, sheet, form, reading);
-        }
+        Optional<UUID> begun = wholeOrNot(user, fields, sheet, form, reading);
         if (begun.isPresent()) {
             return new ModelAndView("redirect:/fittings/" + begun.get());
         }

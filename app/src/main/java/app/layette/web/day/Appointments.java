@@ -17,6 +17,7 @@ import app.layette.web.fitting.FamilyErased;
 import app.layette.web.fitting.FittingChanged;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.shell.TypedText;
+import app.layette.web.wall.Turns;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Time;
@@ -57,13 +58,15 @@ class Appointments {
     private static final int MOST_WHEN_BEGUN = 16;
 
     private final JdbcClient jdbc;
+    private final Turns turns;
     private final Openings openings;
     private final Staff staff;
     private final Fittings fittings;
     private final Viewing viewing;
 
-    Appointments(JdbcClient jdbc, Openings openings, Staff staff, Fittings fittings, Viewing viewing) {
+    Appointments(JdbcClient jdbc, Turns turns, Openings openings, Staff staff, Fittings fittings, Viewing viewing) {
         this.jdbc = jdbc;
+        this.turns = turns;
         this.openings = openings;
         this.staff = staff;
         this.fittings = fittings;
@@ -336,10 +339,7 @@ class Appointments {
 
     /** Two who book on one day come one after the other: each sees what the other took. */
     private void lockTheDay(Point point, Optional<Place> place) {
-        place.ifPresent(each -> jdbc.sql("select pg_advisory_xact_lock(hashtext(:key))")
-                .param("key", point.id() + " " + each.day())
-                .query((row, number) -> 0)
-                .single());
+        place.ifPresent(each -> turns.take("day " + point.id() + " " + each.day()));
     }
 
     /** That a time cannot be had, with the next one that can; empty where it can. */

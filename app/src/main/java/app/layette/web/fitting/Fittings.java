@@ -32,6 +32,7 @@ import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import app.layette.web.practice.Profiles;
+import app.layette.web.wall.Turns;
 import jakarta.persistence.EntityManager;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
@@ -136,6 +137,7 @@ public class Fittings {
     private final FittingPlans plans;
     private final Viewing viewing;
     private final EntityManager entities;
+    private final Turns turns;
     private final ApplicationEventPublisher events;
 
     Fittings(
@@ -146,6 +148,7 @@ public class Fittings {
             FittingPlans plans,
             Viewing viewing,
             EntityManager entities,
+            Turns turns,
             ApplicationEventPublisher events) {
         this.families = families;
         this.fittings = fittings;
@@ -154,6 +157,7 @@ public class Fittings {
         this.plans = plans;
         this.viewing = viewing;
         this.entities = entities;
+        this.turns = turns;
         this.events = events;
     }
 
@@ -164,6 +168,9 @@ public class Fittings {
      */
     @Transactional
     public UUID begin(Begin begin, UUID pointId, Author author) {
+        // The same form may arrive twice at once, and two may give one family's reference: the second sees the first.
+        turns.take("fitting " + begin.id());
+        turns.take("family " + pointId + " " + begin.reference());
         if (fittings.find(begin.id(), pointId).isPresent()) {
             return begin.id();
         }
@@ -174,10 +181,6 @@ public class Fittings {
         Point point = viewing.point(pointId);
         Optional<Family> known = families.findByPointIdAndReference(pointId, begin.reference());
         if (known.isPresent() != begin.comesBack()) {
-            if (fittings.find(begin.id(), pointId).isPresent()) {
-                // Begun by the same form between the two looks.
-                return begin.id();
-            }
             String reason = known.isPresent() ? "TAKEN" : "UNKNOWN_FAMILY";
             throw RefusedEntryException.fields(
                     List.of(new FieldProblem("reference", begin.reference(), reason, "", "")));

@@ -26,10 +26,12 @@ import app.layette.web.support.DatabaseTest;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
@@ -105,6 +107,43 @@ class FittingsDatabaseTest extends DatabaseTest {
         assertThatThrownBy(() -> fittings.begin(stolen, other, MARIT)).hasMessageContaining("ID_TAKEN");
         assertThat(fittings.planned(id, point).childName()).isEqualTo("Dora");
         points.deleteById(other);
+    }
+
+    /** A form that is sent again while it is still being taken, and two families that are given one reference. */
+    @Test
+    void whatIsBegunTwiceAtOnceIsBegunOnceAndNothingElseIsSaid() throws Exception {
+        SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
+        for (int round = 0; round < 10; round++) {
+            UUID id = UUID.randomUUID();
+            Fittings.Begin same = new Fittings.Begin(id, "F-" + id, "Dora", seat, List.of(), false);
+            assertThat(atOnce(Collections.nCopies(6, () -> fittings.begin(same, point, MARIT))))
+                    .as("one form")
+                    .containsOnly(id.toString());
+            List<Callable<UUID>> several = new ArrayList<>();
+            for (int i = 0; i < 6; i++) {
+                Fittings.Begin own = new Fittings.Begin(UUID.randomUUID(), "G-" + id, "Eve", seat, List.of(), false);
+                several.add(() -> fittings.begin(own, point, MARIT));
+            }
+            assertThat(atOnce(several))
+                    .as("one reference")
+                    .filteredOn(each -> each.contains("TAKEN"))
+                    .hasSize(5);
+        }
+    }
+
+    /** What comes of each: an id, or why it was refused. */
+    private static List<String> atOnce(List<Callable<UUID>> work) throws InterruptedException {
+        ExecutorService hands = Executors.newFixedThreadPool(work.size());
+        List<String> come = new ArrayList<>();
+        for (Future<UUID> each : hands.invokeAll(work)) {
+            try {
+                come.add(each.get().toString());
+            } catch (ExecutionException refused) {
+                come.add(refused.getCause().getMessage());
+            }
+        }
+        hands.shutdown();
+        return come;
     }
 
     @Test

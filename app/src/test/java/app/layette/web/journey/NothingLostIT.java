@@ -144,6 +144,22 @@ class NothingLostIT {
             desk.page().waitForSelector("#outbox-list button:has-text('Take it out')");
             assertThat(desk.page().textContent("#outbox-note")).contains("One was refused");
             assertThat(app.newestKinds("Bramwell", 500)).hasSize(before);
+            desk.click("#outbox-list button:has-text('Take it out')");
+            desk.open("/fittings/new");
+            desk.offline(true);
+            desk.newFamily("reference", "W-7004");
+            desk.newFamily("childName", "Ottoline");
+            desk.newFamily("born", "yesterday");
+            desk.newFamily("mass", "6 lb 20 oz");
+            desk.newFamily("seat", "wrenfold-thimble");
+            desk.click(".begin .go");
+            desk.offline(false);
+            desk.open("/");
+            desk.page().waitForSelector("#outbox-list button:has-text('Take it out')");
+            assertThat(desk.page().textContent("#outbox-list"))
+                    .as("what was chosen, and the very thing that is wrong")
+                    .contains("Ottoline", "Thimble", "a pound has 16 ounces")
+                    .doesNotContain("Heddle");
             desk.forgive();
         }
     }
