@@ -11,10 +11,11 @@ import app.layette.formats.document.RefusedDocumentException;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
+import app.layette.web.fitting.Beginnings;
 import app.layette.web.fitting.EntryDraft;
 import app.layette.web.fitting.EntryForm;
 import app.layette.web.fitting.FactForm;
-import app.layette.web.fitting.Fittings;
+import app.layette.web.fitting.FittingLists;
 import app.layette.web.fitting.RefusedEntryException;
 import app.layette.web.fitting.Unusual;
 import app.layette.web.handout.FamilyPages;
@@ -62,7 +63,8 @@ class NewFittingController {
 
     private static final int LONGEST_REFERENCE = 40;
 
-    private final Fittings fittings;
+    private final FittingLists lists;
+    private final Beginnings beginnings;
     private final Shelf shelf;
     private final Viewing viewing;
     private final FamilyPages pages;
@@ -70,7 +72,8 @@ class NewFittingController {
     private final TransactionTemplate transactions;
 
     NewFittingController(
-            Fittings fittings,
+            FittingLists lists,
+            Beginnings beginnings,
             Shelf shelf,
             Viewing viewing,
             FamilyPages pages,
@@ -78,7 +81,8 @@ class NewFittingController {
             TransactionTemplate transactions) {
         this.pages = pages;
         this.stock = stock;
-        this.fittings = fittings;
+        this.lists = lists;
+        this.beginnings = beginnings;
         this.shelf = shelf;
         this.viewing = viewing;
         this.transactions = transactions;
@@ -145,15 +149,15 @@ class NewFittingController {
         kept(user, fields, seat, entries);
         if (fields.getOrDefault("box", "").equals(Fact.TimeBox.BEDSIDE.name())) {
             entries.add(form.oneOfSeveral(
-                    new Fact.BoxChosen(Fittings.Begin.UNIT, Fact.TimeBox.BEDSIDE), How.MEASURED, entries.size()));
+                    new Fact.BoxChosen(Beginnings.Begin.UNIT, Fact.TimeBox.BEDSIDE), How.MEASURED, entries.size()));
         }
         chosen(shelf.cars(user.pointId()), fields.getOrDefault("car", "")).ifPresent(each -> entries.add(adopt(each)));
         if (!reading.problems.isEmpty() || seat.isEmpty()) {
             return Optional.empty();
         }
         try {
-            return Optional.of(fittings.begin(
-                    new Fittings.Begin(
+            return Optional.of(beginnings.begin(
+                    new Beginnings.Begin(
                             form.id(),
                             fields.get("reference").strip(),
                             fields.getOrDefault("childName", "").strip(),
@@ -254,7 +258,7 @@ class NewFittingController {
         void fact(String kind, How how) {
             Map<String, String> all = new HashMap<>(fields);
             all.put("kind", kind);
-            all.put("of", Fittings.Begin.RIDER);
+            all.put("of", Beginnings.Begin.RIDER);
             all.put("what", Fact.Dimension.BODY.name());
             all.put(
                     Unusual.SURE,
@@ -318,17 +322,17 @@ class NewFittingController {
         return page;
     }
 
-    private List<Fittings.Listed> found(SignedIn user, String who) {
+    private List<FittingLists.Listed> found(SignedIn user, String who) {
         Matcher code = PAGE_CODE.matcher(who);
         if (code.find()) {
-            return pages.fittingOf(code.group(1)).flatMap(id -> fittings.listed(id, user.pointId())).stream()
+            return pages.fittingOf(code.group(1)).flatMap(id -> lists.listed(id, user.pointId())).stream()
                     .toList();
         }
         if (who.length() < SHORTEST_PART) {
             return List.of();
         }
-        Map<String, Fittings.Listed> once = new LinkedHashMap<>();
-        fittings.find(user, who).forEach(each -> once.putIfAbsent(each.reference() + " " + each.child(), each));
+        Map<String, FittingLists.Listed> once = new LinkedHashMap<>();
+        lists.find(user, who).forEach(each -> once.putIfAbsent(each.reference() + " " + each.child(), each));
         return once.values().stream().limit(MOST_KNOWN).toList();
     }
 
@@ -358,7 +362,7 @@ class NewFittingController {
                                         .orElse("")))
                         .toList());
         Map<String, String> filled = new LinkedHashMap<>(fields);
-        filled.computeIfAbsent("reference", none -> fittings.nextReference(user.pointId()));
+        filled.computeIfAbsent("reference", none -> beginnings.nextReference(user.pointId()));
         page.addObject("typed", filled);
         page.addObject("wrong", Map.of());
         page.addObject("sure", Map.of());

@@ -14,7 +14,7 @@ import app.layette.web.day.Appointment.Place;
 import app.layette.web.day.Appointment.State;
 import app.layette.web.day.Appointment.What;
 import app.layette.web.due.Mail;
-import app.layette.web.fitting.Fittings;
+import app.layette.web.fitting.FittingLists;
 import app.layette.web.fitting.LetterAddresses;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
@@ -55,7 +55,7 @@ class AppointmentController {
 
     private final Appointments appointments;
     private final Openings openings;
-    private final Fittings fittings;
+    private final FittingLists lists;
     private final Mail mail;
     private final LetterAddresses addresses;
     private final Viewing viewing;
@@ -63,7 +63,7 @@ class AppointmentController {
     AppointmentController(
             Appointments appointments,
             Openings openings,
-            Fittings fittings,
+            FittingLists lists,
             Mail mail,
             LetterAddresses addresses,
             Viewing viewing) {
@@ -71,7 +71,7 @@ class AppointmentController {
         this.addresses = addresses;
         this.appointments = appointments;
         this.openings = openings;
-        this.fittings = fittings;
+        this.lists = lists;
         this.viewing = viewing;
     }
 
@@ -236,7 +236,7 @@ class AppointmentController {
         model.addAttribute(
                 "fittingState",
                 of.fitting()
-                        .flatMap(fitting -> fittings.listed(fitting, user.pointId()))
+                        .flatMap(fitting -> lists.listed(fitting, user.pointId()))
                         .map(listed -> words.say("state." + listed.state()))
                         .orElse(""));
         LocalDate from = of.place().map(Place::day).orElse(viewing.today(point));

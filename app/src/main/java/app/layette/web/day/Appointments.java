@@ -15,7 +15,7 @@ import app.layette.web.day.Appointment.State;
 import app.layette.web.day.Appointment.What;
 import app.layette.web.fitting.FamilyErased;
 import app.layette.web.fitting.FittingChanged;
-import app.layette.web.fitting.Fittings;
+import app.layette.web.fitting.FittingLists;
 import app.layette.web.shell.TypedText;
 import app.layette.web.wall.Turns;
 import java.sql.ResultSet;
@@ -61,15 +61,15 @@ class Appointments {
     private final Turns turns;
     private final Openings openings;
     private final Staff staff;
-    private final Fittings fittings;
+    private final FittingLists lists;
     private final Viewing viewing;
 
-    Appointments(JdbcClient jdbc, Turns turns, Openings openings, Staff staff, Fittings fittings, Viewing viewing) {
+    Appointments(JdbcClient jdbc, Turns turns, Openings openings, Staff staff, FittingLists lists, Viewing viewing) {
         this.jdbc = jdbc;
         this.turns = turns;
         this.openings = openings;
         this.staff = staff;
-        this.fittings = fittings;
+        this.lists = lists;
         this.viewing = viewing;
     }
 
@@ -442,8 +442,8 @@ class Appointments {
     @Transactional(propagation = Propagation.MANDATORY)
     public void onChanged(FittingChanged changed) {
         if (changed.entry().seq() <= MOST_WHEN_BEGUN) {
-            String reference = fittings.listed(changed.fitting(), changed.point())
-                    .map(Fittings.Listed::reference)
+            String reference = lists.listed(changed.fitting(), changed.point())
+                    .map(FittingLists.Listed::reference)
                     .orElse("");
             jdbc.sql("update appointment set fitting_id = :fitting where point_id = :point and reference = :reference"
                             + " and fitting_id is null and state in ('BOOKED', 'CAME', 'WAITING')")

@@ -12,7 +12,7 @@ import app.layette.web.account.Viewing;
 import app.layette.web.day.Appointment.Place;
 import app.layette.web.day.Appointment.State;
 import app.layette.web.day.Appointment.What;
-import app.layette.web.fitting.Fittings;
+import app.layette.web.fitting.FittingLists;
 import app.layette.web.workbench.TodayPlan;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -49,14 +49,14 @@ class DayBoard implements TodayPlan {
 
     private final Appointments appointments;
     private final Openings openings;
-    private final Fittings fittings;
+    private final FittingLists lists;
     private final Viewing viewing;
     private final JdbcClient jdbc;
 
-    DayBoard(Appointments appointments, Openings openings, Fittings fittings, Viewing viewing, JdbcClient jdbc) {
+    DayBoard(Appointments appointments, Openings openings, FittingLists lists, Viewing viewing, JdbcClient jdbc) {
         this.appointments = appointments;
         this.openings = openings;
-        this.fittings = fittings;
+        this.lists = lists;
         this.viewing = viewing;
         this.jdbc = jdbc;
     }
@@ -210,7 +210,7 @@ class DayBoard implements TodayPlan {
         Optional<Span> span = of.place().map(Place::span);
         int x = span.map(each -> axis.x(each.from())).orElse(0);
         int width = span.map(each -> axis.x(each.to()) - axis.x(each.from())).orElse(0);
-        Optional<Fittings.Listed> fitting = of.fitting().flatMap(id -> fittings.listed(id, point.id()));
+        Optional<FittingLists.Listed> fitting = of.fitting().flatMap(id -> lists.listed(id, point.id()));
         String mark = mark(of, fitting);
         boolean isOver = of.state() == State.NO_SHOW
                 || of.state() == State.CAME
@@ -234,7 +234,7 @@ class DayBoard implements TodayPlan {
                 isOver);
     }
 
-    private static String mark(Appointment of, Optional<Fittings.Listed> fitting) {
+    private static String mark(Appointment of, Optional<FittingLists.Listed> fitting) {
         if (of.state() == State.NO_SHOW) {
             return "fix";
         }
@@ -249,11 +249,11 @@ class DayBoard implements TodayPlan {
     }
 
     /** How its fitting stands and where it hangs; before it came, that it is to come. */
-    private static String state(Appointment of, Optional<Fittings.Listed> fitting, Wording words) {
+    private static String state(Appointment of, Optional<FittingLists.Listed> fitting, Wording words) {
         if (of.state() != State.CAME || fitting.isEmpty()) {
             return words.say("day.state." + of.state());
         }
-        Fittings.Listed listed = fitting.get();
+        FittingLists.Listed listed = fitting.get();
         boolean hangs = listed.state() == FittingState.OPEN && listed.nextStep() != null && listed.blocking() > 0;
         return hangs ? words.say("step." + listed.nextStep()) : words.say("state." + listed.state());
     }

@@ -31,6 +31,7 @@ import app.layette.core.seat.HandlePosition;
 import app.layette.core.vehicle.PositionId;
 import app.layette.web.account.Point;
 import app.layette.web.account.Viewing;
+import app.layette.web.fitting.Beginnings;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.NewFamily;
 import java.time.Duration;
@@ -49,11 +50,13 @@ class DemoFamilies {
     private static final Author PIM = new Author("pim", Author.Role.TRAINEE);
 
     private final Fittings fittings;
+    private final Beginnings beginnings;
     private final Viewing viewing;
     private final TransactionTemplate transactions;
 
-    DemoFamilies(Fittings fittings, Viewing viewing, TransactionTemplate transactions) {
+    DemoFamilies(Fittings fittings, Beginnings beginnings, Viewing viewing, TransactionTemplate transactions) {
         this.fittings = fittings;
+        this.beginnings = beginnings;
         this.viewing = viewing;
         this.transactions = transactions;
     }
@@ -120,8 +123,8 @@ class DemoFamilies {
 
     /** Each family is stored whole or not at all, and only once. */
     private void store(NewFamily family, Point point, Author author) {
-        if (!fittings.knowsFamily(point.id(), family.reference())) {
-            transactions.executeWithoutResult(status -> family.store(fittings, point.id(), author));
+        if (!beginnings.knowsFamily(point.id(), family.reference())) {
+            transactions.executeWithoutResult(status -> family.store(beginnings, fittings, point.id(), author));
         }
     }
 

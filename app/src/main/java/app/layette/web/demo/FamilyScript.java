@@ -12,13 +12,13 @@ import app.layette.core.measure.Mass;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator;
 import app.layette.core.vehicle.PositionId;
-import app.layette.web.fitting.Fittings;
+import app.layette.web.fitting.Beginnings;
 import app.layette.web.fitting.NewFamily;
 
 /** Stretches of a fitting that most families share. */
 final class FamilyScript {
-    static final String RIDER = Fittings.Begin.RIDER;
-    static final String UNIT = Fittings.Begin.UNIT;
+    static final String RIDER = Beginnings.Begin.RIDER;
+    static final String UNIT = Beginnings.Begin.UNIT;
     private static final How LABEL = new How(How.Kind.LABEL, "");
 
     private FamilyScript() {}

@@ -25,6 +25,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 
 /**
@@ -36,6 +37,9 @@ public final class FactForm {
     public static final String CHOICE = "choice";
 
     private static final String GESTATION = "gestationDays";
+
+    private static final Set<Class<? extends Fact>> ANOTHER_WAY =
+            Set.of(Fact.PhotoTaken.class, Fact.CameBack.class, Fact.UnitJoined.class);
 
     private final Map<String, String> fields;
     private final LocalDate today;
@@ -84,6 +88,20 @@ public final class FactForm {
         } catch (ReflectiveOperationException e) {
             throw new IllegalStateException("The fact " + kind + " cannot be made", e);
         }
+    }
+
+    /**
+     * Reads a fact that hands enter by themselves: a picture comes with its file, a child that came back, a further seat or
+     * car by the pages that look whether it is so.
+     *
+     * @throws RefusedEntryException with every problem found, or when such a fact comes another way
+     */
+    public static Fact readByHand(Map<String, String> fields, LocalDate today) {
+        Fact fact = read(fields, today);
+        if (ANOTHER_WAY.contains(fact.getClass())) {
+            throw RefusedEntryException.because("UNKNOWN_KIND");
+        }
+        return fact;
     }
 
     /** Weeks of pregnancy, told apart from other whole numbers. */

@@ -108,8 +108,8 @@ class FittingRow {
         this.touchedAt = now;
         this.state = FittingState.OPEN;
         this.record = this;
-        this.unit = Fittings.Begin.UNIT;
-        this.rider = Fittings.Begin.RIDER;
+        this.unit = Beginnings.Begin.UNIT;
+        this.rider = Beginnings.Begin.RIDER;
     }
 
     /** Another seat of the same fitting. */

@@ -46,8 +46,8 @@ public final class NewFamily {
     }
 
     /** Stores the family; entries of a closed or shut fitting are refused as on the screen. */
-    public UUID store(Fittings fittings, UUID point, Author author) {
-        UUID id = fittings.begin(new Fittings.Begin(reference, childName, seat, List.of()), point, author);
+    public UUID store(Beginnings beginnings, Fittings fittings, UUID point, Author author) {
+        UUID id = beginnings.begin(new Beginnings.Begin(reference, childName, seat, List.of()), point, author);
         for (int i = 0; i < lines.size(); i++) {
             Line line = lines.get(i);
             fittings.append(

@@ -12,6 +12,7 @@ import app.layette.formats.document.RefusedDocumentException;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
+import app.layette.web.fitting.Beginnings;
 import app.layette.web.fitting.EntryDraft;
 import app.layette.web.fitting.FamilyErased;
 import app.layette.web.fitting.Fittings;
@@ -34,13 +35,15 @@ import org.springframework.transaction.annotation.Transactional;
 class HandOn {
     private final JdbcClient jdbc;
     private final Fittings fittings;
+    private final Beginnings beginnings;
     private final Shelf shelf;
     private final Profiles profiles;
     private final Viewing viewing;
 
-    HandOn(JdbcClient jdbc, Fittings fittings, Shelf shelf, Profiles profiles, Viewing viewing) {
+    HandOn(JdbcClient jdbc, Fittings fittings, Beginnings beginnings, Shelf shelf, Profiles profiles, Viewing viewing) {
         this.jdbc = jdbc;
         this.fittings = fittings;
+        this.beginnings = beginnings;
         this.shelf = shelf;
         this.profiles = profiles;
         this.viewing = viewing;
@@ -135,8 +138,8 @@ class HandOn {
                         Optional.of(each),
                         new Fact.LengthMeasured(
                                 "r1", Fact.Dimension.BODY, each.value().length(), null)));
-        UUID fitting = fittings.begin(
-                new Fittings.Begin(id, reference, child, seat, drafts, false), user.pointId(), user.author());
+        UUID fitting = beginnings.begin(
+                new Beginnings.Begin(id, reference, child, seat, drafts, false), user.pointId(), user.author());
         jdbc.sql(
                         "insert into received_case (fitting_id, point_id, from_point, sha256, document, received_at, received_by)"
                                 + " values (:fitting, :point, :from, :sha, :document, :at, :by) on conflict do nothing")

@@ -7,6 +7,7 @@ import app.layette.formats.wording.Languages;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
+import app.layette.web.fitting.FittingLists;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.paper.PaperSize;
 import app.layette.web.paper.PdfPrinter;
@@ -37,11 +38,13 @@ class LessonController {
     public record Line(String question, String answer) {}
 
     private final Fittings fittings;
+    private final FittingLists lists;
     private final PdfPrinter printer;
     private final Viewing viewing;
 
-    LessonController(Fittings fittings, PdfPrinter printer, Viewing viewing) {
+    LessonController(Fittings fittings, FittingLists lists, PdfPrinter printer, Viewing viewing) {
         this.fittings = fittings;
+        this.lists = lists;
         this.printer = printer;
         this.viewing = viewing;
     }
@@ -56,7 +59,7 @@ class LessonController {
         List<UUID> families = chosen(with);
         model.addAttribute("point", viewing.point(user).name());
         model.addAttribute("day", viewing.wording(user).say(viewing.today(viewing.point(user))));
-        model.addAttribute("families", fittings.openOnes(user, families));
+        model.addAttribute("families", lists.openOnes(user, families));
         model.addAttribute("with", families);
         model.addAttribute("most", MOST_FAMILIES);
         model.addAttribute("answers", answers);

@@ -14,8 +14,9 @@ import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
-import app.layette.web.fitting.Fittings;
-import app.layette.web.fitting.Fittings.ClearedBefore;
+import app.layette.web.fitting.Beginnings;
+import app.layette.web.fitting.Beginnings.ClearedBefore;
+import app.layette.web.fitting.FittingLists;
 import app.layette.web.shell.Address;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -41,14 +42,17 @@ class QuickController {
 
     private final Rides rides;
     private final SentCards sent;
-    private final Fittings fittings;
+    private final Beginnings beginnings;
+    private final FittingLists lists;
     private final Viewing viewing;
     private final Address address;
 
-    QuickController(Rides rides, SentCards sent, Fittings fittings, Viewing viewing, Address address) {
+    QuickController(
+            Rides rides, SentCards sent, Beginnings beginnings, FittingLists lists, Viewing viewing, Address address) {
         this.rides = rides;
         this.sent = sent;
-        this.fittings = fittings;
+        this.beginnings = beginnings;
+        this.lists = lists;
         this.viewing = viewing;
         this.address = address;
     }
@@ -64,8 +68,7 @@ class QuickController {
         ModelAndView page = new ModelAndView("quick/quick");
         page.addObject("carriers", rides.carriers(point));
         page.addObject("ways", ways());
-        page.addObject(
-                "families", fittings.recent(user).stream().limit(FAMILIES).toList());
+        page.addObject("families", lists.recent(user).stream().limit(FAMILIES).toList());
         page.addObject("words", words);
         page.addObject("typed", answers.typed());
         page.addObject("problems", List.of());
@@ -76,7 +79,7 @@ class QuickController {
         Optional<Mass> typed = answers.weight().isBlank() ? Optional.empty() : mass(answers.weight(), words, problems);
         Optional<ClearedBefore> before = answers.family().isBlank()
                 ? Optional.empty()
-                : fittings.clearedBefore(user.pointId(), answers.family(), typed, user.author());
+                : beginnings.clearedBefore(user.pointId(), answers.family(), typed, user.author());
         if (!answers.family().isBlank() && before.isEmpty()) {
             problems.add(words.say(
                     "problem.UNKNOWN_FAMILY",

@@ -10,7 +10,7 @@ import app.layette.core.seat.SeatSheet;
 import app.layette.formats.svg.CarrierPicture;
 import app.layette.web.account.Point;
 import app.layette.web.account.Viewing;
-import app.layette.web.fitting.Fittings.ClearedBefore;
+import app.layette.web.fitting.Beginnings.ClearedBefore;
 import app.layette.web.practice.Profiles;
 import app.layette.web.shelf.Shelf;
 import java.util.Comparator;

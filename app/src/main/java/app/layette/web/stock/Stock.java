@@ -12,6 +12,7 @@ import app.layette.core.seat.SeatSheet;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
+import app.layette.web.fitting.Beginnings;
 import app.layette.web.fitting.FamilyErased;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.recall.Recalls;
@@ -293,7 +294,7 @@ public class Stock {
     public record Known(String sheetId, LocalDate on, List<Fact> facts) {}
 
     private static List<Fact> facts(StockSeat seat) {
-        String unit = Fittings.Begin.UNIT;
+        String unit = Beginnings.Begin.UNIT;
         List<Fact> facts = new ArrayList<>();
         facts.add(new Fact.LabelRead(unit, Fact.Part.CARRIER, seat.model(), seat.made(), null));
         seat.history().ifPresent(history -> facts.add(new Fact.Answered(unit, Question.HISTORY, history, null)));

@@ -6,6 +6,7 @@ import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
+import app.layette.web.fitting.FittingLists;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.photo.CleanPhoto;
 import app.layette.web.photo.Darkroom;
@@ -46,16 +47,25 @@ class StockController {
     private final Stock stock;
     private final Shelf shelf;
     private final Fittings fittings;
+    private final FittingLists lists;
     private final Viewing viewing;
     private final Darkroom darkroom;
     private final Recalls recalls;
 
-    StockController(Stock stock, Shelf shelf, Fittings fittings, Viewing viewing, Recalls recalls, Darkroom darkroom) {
+    StockController(
+            Stock stock,
+            Shelf shelf,
+            Fittings fittings,
+            FittingLists lists,
+            Viewing viewing,
+            Recalls recalls,
+            Darkroom darkroom) {
         this.darkroom = darkroom;
         this.recalls = recalls;
         this.stock = stock;
         this.shelf = shelf;
         this.fittings = fittings;
+        this.lists = lists;
         this.viewing = viewing;
     }
 
@@ -116,7 +126,7 @@ class StockController {
                         .toList());
         model.addAttribute("none", all.isEmpty());
         model.addAttribute("sheets", sheets);
-        model.addAttribute("families", fittings.openOnes(user, List.of()));
+        model.addAttribute("families", lists.openOnes(user, List.of()));
         model.addAttribute("until", viewing.today(point).plusMonths(USUAL_LOAN_MONTHS));
         model.addAttribute("typed", typed);
         model.addAttribute("problems", problems.stream().map(words::say).toList());

@@ -10,9 +10,9 @@ import app.layette.formats.text.Sha256;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
+import app.layette.web.fitting.Beginnings;
 import app.layette.web.fitting.EntryDraft;
 import app.layette.web.fitting.FamilyErased;
-import app.layette.web.fitting.Fittings;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -35,12 +35,12 @@ public class BroughtIn {
     private static final int MOST_WAITING = 100;
 
     private final JdbcClient jdbc;
-    private final Fittings fittings;
+    private final Beginnings beginnings;
     private final Viewing viewing;
 
-    BroughtIn(JdbcClient jdbc, Fittings fittings, Viewing viewing) {
+    BroughtIn(JdbcClient jdbc, Beginnings beginnings, Viewing viewing) {
         this.jdbc = jdbc;
-        this.fittings = fittings;
+        this.beginnings = beginnings;
         this.viewing = viewing;
     }
 
@@ -132,7 +132,7 @@ public class BroughtIn {
         List<EntryDraft> drafts = new ArrayList<>();
         drafts.add(EntryDraft.now(
                 How.MEASURED, 0, new Fact.SheetAdopted(seat.id(), seat.version(), Fact.Adoption.ADOPTED, null)));
-        String rider = Fittings.Begin.RIDER;
+        String rider = Beginnings.Begin.RIDER;
         drafts.add(EntryDraft.now(
                 How.TOLD,
                 drafts.size(),
@@ -153,8 +153,8 @@ public class BroughtIn {
                         from(each.day()),
                         drafts.size(),
                         new Fact.LengthMeasured(rider, Fact.Dimension.BODY, each.value(), null))));
-        UUID fitting = fittings.begin(
-                new Fittings.Begin(of.id(), reference, child, seat, drafts, false), user.pointId(), user.author());
+        UUID fitting = beginnings.begin(
+                new Beginnings.Begin(of.id(), reference, child, seat, drafts, false), user.pointId(), user.author());
         jdbc.sql("update brought_in set fitting_id = :fitting where point_id = :point and id = :id")
                 .param("fitting", fitting)
                 .param("point", user.pointId())

@@ -11,6 +11,7 @@ import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
+import app.layette.web.fitting.Beginnings;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RefusedEntryException;
 import app.layette.web.shelf.SheetSummary;
@@ -54,6 +55,7 @@ class BroughtInController {
     private final WardClient client;
     private final WardServer server;
     private final Fittings fittings;
+    private final Beginnings beginnings;
     private final Shelf shelf;
     private final Viewing viewing;
 
@@ -62,12 +64,14 @@ class BroughtInController {
             WardClient client,
             WardServer server,
             Fittings fittings,
+            Beginnings beginnings,
             Shelf shelf,
             Viewing viewing) {
         this.broughtIn = broughtIn;
         this.client = client;
         this.server = server;
         this.fittings = fittings;
+        this.beginnings = beginnings;
         this.shelf = shelf;
         this.viewing = viewing;
     }
@@ -111,7 +115,7 @@ class BroughtInController {
         page.addObject("quickSeat", QuickSeat.SHEET);
         page.addObject("asks", server.address().isPresent());
         page.addObject("simulated", server.isSimulated());
-        page.addObject("reference", fittings.nextReference(user.pointId()));
+        page.addObject("reference", beginnings.nextReference(user.pointId()));
         page.addObject("typed", typed);
         page.addObject("of", typed.getOrDefault(OF, ""));
         page.addObject("problems", problems);

@@ -396,11 +396,7 @@ class FittingController {
     private EntryDraft draft(SignedIn user, UUID id, Situation situation, Map<String, String> fields) {
         EntryForm form = new EntryForm(fields, viewing.clock());
         LocalDate day = form.day(viewing.point(user).zone());
-        Fact fact = FactForm.read(fields, day);
-        if (fact instanceof Fact.PhotoTaken || fact instanceof Fact.CameBack) {
-            // It comes with its picture, by the way for pictures, or not at all.
-            throw RefusedEntryException.because("UNKNOWN_KIND");
-        }
+        Fact fact = FactForm.readByHand(fields, day);
         checkUnusual(user, fact, fields, day, situation);
         return form.draft(fact, howKnown(id, fact, form));
     }

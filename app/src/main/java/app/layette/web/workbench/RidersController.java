@@ -8,7 +8,9 @@ import app.layette.core.vehicle.VehicleSheet;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
+import app.layette.web.fitting.FittingLists;
 import app.layette.web.fitting.Fittings;
+import app.layette.web.fitting.Joinings;
 import app.layette.web.fitting.RefusedEntryException;
 import app.layette.web.shelf.SheetSummary;
 import app.layette.web.shelf.Shelf;
@@ -36,12 +38,16 @@ class RidersController {
     private static final int MOST_PEOPLE = 6;
 
     private final Fittings fittings;
+    private final Joinings joinings;
+    private final FittingLists lists;
     private final Viewing viewing;
     private final Shelf shelf;
 
-    RidersController(Fittings fittings, Viewing viewing, Shelf shelf) {
+    RidersController(Fittings fittings, Joinings joinings, FittingLists lists, Viewing viewing, Shelf shelf) {
         this.shelf = shelf;
         this.fittings = fittings;
+        this.joinings = joinings;
+        this.lists = lists;
         this.viewing = viewing;
     }
 
@@ -76,14 +82,14 @@ class RidersController {
         Set<UUID> itself = ofThisChild(id, own);
         model.addAttribute(
                 "others",
-                fittings.openOnes(user, others).stream()
+                lists.openOnes(user, others).stream()
                         .filter(each -> !itself.contains(each.id()))
                         .toList());
         model.addAttribute("people", grown);
         model.addAttribute("mostPeople", MOST_PEOPLE);
         model.addAttribute("lastSeq", own.plan().situation().lastSeq());
         model.addAttribute("open", own.plan().state().isUnderWay());
-        model.addAttribute("mayGoOn", Fittings.mayGoOn(own));
+        model.addAttribute("mayGoOn", Joinings.mayGoOn(own));
         // The car that it stands in already is the last that is meant.
         model.addAttribute(
                 "cars",
@@ -118,7 +124,7 @@ class RidersController {
         try {
             SheetVersion sheet = sheet(user, seat);
             UUID joined =
-                    fittings.join(id, new Fittings.Join(own, childName, sheet, twin), user.pointId(), user.author());
+                    joinings.join(id, new Joinings.Join(own, childName, sheet, twin), user.pointId(), user.author());
             return "redirect:/fittings/" + joined;
         } catch (RefusedEntryException e) {
             after.addFlashAttribute("refused", Fittings.say(e, viewing.wording(user)));
@@ -139,8 +145,8 @@ class RidersController {
         fittings.unit(id, user.pointId());
         UUID own = joins == null ? UUID.randomUUID() : joins;
         try {
-            Fittings.AnotherCar other = new Fittings.AnotherCar(own, car(user, car));
-            return "redirect:/fittings/" + fittings.inAnotherCar(id, other, user.pointId(), user.author());
+            Joinings.AnotherCar other = new Joinings.AnotherCar(own, car(user, car));
+            return "redirect:/fittings/" + joinings.inAnotherCar(id, other, user.pointId(), user.author());
         } catch (RefusedEntryException e) {
             after.addFlashAttribute("carRefused", Fittings.say(e, viewing.wording(user)));
             return "redirect:/fittings/" + id + "/riders";

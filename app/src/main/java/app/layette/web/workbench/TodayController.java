@@ -5,7 +5,7 @@ import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
-import app.layette.web.fitting.Fittings;
+import app.layette.web.fitting.FittingLists;
 import java.time.LocalDate;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeParseException;
@@ -41,14 +41,14 @@ class TodayController {
             String next,
             String touched) {}
 
-    private final Fittings fittings;
+    private final FittingLists lists;
     private final List<TodayNotice> notices;
     private final TodayPlan plan;
     private final Viewing viewing;
 
-    TodayController(Fittings fittings, List<TodayNotice> notices, TodayPlan plan, Viewing viewing) {
+    TodayController(FittingLists lists, List<TodayNotice> notices, TodayPlan plan, Viewing viewing) {
         this.plan = plan;
-        this.fittings = fittings;
+        this.lists = lists;
         this.notices = notices;
         this.viewing = viewing;
     }
@@ -62,7 +62,7 @@ class TodayController {
         Point point = viewing.point(user);
         Wording words = viewing.wording(user);
         boolean isFound = !find.isBlank();
-        List<Fittings.Listed> listed = isFound ? fittings.find(user, find.strip()) : fittings.recent(user);
+        List<FittingLists.Listed> listed = isFound ? lists.find(user, find.strip()) : lists.recent(user);
         Map<List<String>, Long> often =
                 listed.stream().collect(Collectors.groupingBy(TodayController::who, Collectors.counting()));
         model.addAttribute(
@@ -97,11 +97,11 @@ class TodayController {
         }
     }
 
-    private static List<String> who(Fittings.Listed fitting) {
+    private static List<String> who(FittingLists.Listed fitting) {
         return List.of(fitting.reference(), fitting.child());
     }
 
-    private Row row(Fittings.Listed fitting, boolean inSeveral, Point point, Wording words) {
+    private Row row(FittingLists.Listed fitting, boolean inSeveral, Point point, Wording words) {
         boolean open = fitting.state().isUnderWay();
         boolean ready = fitting.state() == FittingState.OPEN && fitting.blocking() == 0;
         String next = !open

@@ -27,6 +27,7 @@ import app.layette.formats.svg.SvgWriter;
 import app.layette.formats.wording.Wording;
 import app.layette.web.fitting.DateWords;
 import app.layette.web.fitting.Fittings;
+import app.layette.web.fitting.Joinings;
 import app.layette.web.fitting.RemovalWords;
 import app.layette.web.fitting.Undoing;
 import app.layette.web.workbench.Workbench.Advised;
@@ -100,7 +101,7 @@ final class WorkbenchBuilder {
                 situation.lastSeq(),
                 walkFirst(),
                 plan.state().isUnderWay(),
-                Fittings.mayGoOn(fitting));
+                Joinings.mayGoOn(fitting));
     }
 
     /** Whether it can happen with this method to this seat. */

@@ -24,6 +24,7 @@ import app.layette.formats.document.SheetReader;
 import app.layette.formats.document.ShippedProfiles;
 import app.layette.web.account.Point;
 import app.layette.web.account.Viewing;
+import app.layette.web.fitting.Beginnings;
 import app.layette.web.fitting.EntryDraft;
 import app.layette.web.fitting.Fittings;
 import java.io.IOException;
@@ -58,7 +59,7 @@ class DemoFamiliesTest {
 
     /** Entries as they come in, planned after each as the application does. */
     private static final class Desk {
-        private final Map<UUID, Fittings.Begin> begun = new HashMap<>();
+        private final Map<UUID, Beginnings.Begin> begun = new HashMap<>();
         private final Map<UUID, List<Entry>> records = new HashMap<>();
         private final Sheets sheets;
         private final Practice practice =
@@ -68,7 +69,7 @@ class DemoFamiliesTest {
             this.sheets = sheets;
         }
 
-        UUID begin(Fittings.Begin begin) {
+        UUID begin(Beginnings.Begin begin) {
             UUID id = UUID.randomUUID();
             begun.put(id, begin);
             records.put(id, new ArrayList<>());
@@ -118,8 +119,9 @@ class DemoFamiliesTest {
         }
         Desk desk = new Desk(new Sheets(seats, cars));
         Fittings fittings = mock(Fittings.class);
-        when(fittings.knowsFamily(any(), anyString())).thenReturn(false);
-        when(fittings.begin(any(), any(), any())).thenAnswer(call -> desk.begin(call.getArgument(0)));
+        Beginnings beginnings = mock(Beginnings.class);
+        when(beginnings.knowsFamily(any(), anyString())).thenReturn(false);
+        when(beginnings.begin(any(), any(), any())).thenAnswer(call -> desk.begin(call.getArgument(0)));
         when(fittings.append(any(), any(), any(), any())).thenAnswer(call -> {
             desk.append(call.getArgument(0), call.getArgument(1), call.getArgument(3));
             return null;
@@ -133,7 +135,7 @@ class DemoFamiliesTest {
                 action.accept(null);
             }
         };
-        new DemoFamilies(fittings, viewing, direct)
+        new DemoFamilies(fittings, beginnings, viewing, direct)
                 .load(new Point(UUID.randomUUID(), "Weir Street", ZONE, "US", "north-american-clinic"));
         desk.begun.forEach((id, begin) -> PLANS.put(begin.childName(), desk.plan(id, TODAY)));
     }

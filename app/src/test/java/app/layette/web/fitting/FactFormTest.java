@@ -14,6 +14,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class FactFormTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 28);
@@ -36,6 +37,19 @@ class FactFormTest {
         assertThat(((Fact.ChildDescribed) child).gestationDays()).isEqualTo(268);
         Fact length = FactForm.read(fields("lengthMeasured", "what", "BODY", "length", "19 1/2 in"), TODAY);
         assertThat(((Fact.LengthMeasured) length).length()).isEqualTo(Length.ofInches(19.5));
+    }
+
+    /** What only a page may say that looked whether it is so: read as a document, never from a hand's own form. */
+    @ParameterizedTest
+    @ValueSource(strings = {"unitJoined", "cameBack", "photoTaken"})
+    void whatComesAnotherWayIsNotEnteredByHand(String kind) {
+        String id = "0b1c2d3e-0000-4000-8000-000000000001";
+        Map<String, String> fields = fields(kind);
+        fields.putAll(Map.of("unit", "u2", "rider", "r2", "sheet", "wrenfold-thimble"));
+        fields.putAll(
+                Map.of("fitting", id, "on", "2026-11-01", "photo", id, "view", "label", "sha256", "a".repeat(64)));
+        assertThat(FactForm.read(fields, TODAY)).isNotNull();
+        assertThatThrownBy(() -> FactForm.readByHand(fields, TODAY)).hasMessageContaining("UNKNOWN_KIND");
     }
 
     @ParameterizedTest

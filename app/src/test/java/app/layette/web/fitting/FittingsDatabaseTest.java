@@ -52,6 +52,15 @@ class FittingsDatabaseTest extends DatabaseTest {
     private Fittings fittings;
 
     @Autowired
+    private FittingLists lists;
+
+    @Autowired
+    private Joinings joinings;
+
+    @Autowired
+    private Beginnings beginnings;
+
+    @Autowired
     private Shelf shelf;
 
     @Autowired
@@ -78,8 +87,9 @@ class FittingsDatabaseTest extends DatabaseTest {
         SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
         EntryDraft adopted = EntryDraft.now(
                 How.MEASURED, 0, new Fact.SheetAdopted(seat.id(), seat.version(), Fact.Adoption.ADOPTED, null));
-        fitting = fittings.begin(
-                new Fittings.Begin("T-" + UUID.randomUUID().toString().substring(0, 8), "Ada", seat, List.of(adopted)),
+        fitting = beginnings.begin(
+                new Beginnings.Begin(
+                        "T-" + UUID.randomUUID().toString().substring(0, 8), "Ada", seat, List.of(adopted)),
                 point,
                 MARIT);
     }
@@ -97,14 +107,14 @@ class FittingsDatabaseTest extends DatabaseTest {
         SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
         UUID id = UUID.randomUUID();
         String reference = "D-" + id;
-        Fittings.Begin once = new Fittings.Begin(id, reference, "Dora", seat, List.of(), false);
-        assertThat(fittings.begin(once, point, MARIT)).isEqualTo(id);
-        assertThat(fittings.begin(once, point, MARIT)).isEqualTo(id);
+        Beginnings.Begin once = new Beginnings.Begin(id, reference, "Dora", seat, List.of(), false);
+        assertThat(beginnings.begin(once, point, MARIT)).isEqualTo(id);
+        assertThat(beginnings.begin(once, point, MARIT)).isEqualTo(id);
         UUID other = points.save(
                         new Point(UUID.randomUUID(), "Elsewhere", ZoneId.of("UTC"), "US", "north-american-clinic"))
                 .id();
-        Fittings.Begin stolen = new Fittings.Begin(id, "E-" + id, "Eve", seat, List.of(), false);
-        assertThatThrownBy(() -> fittings.begin(stolen, other, MARIT)).hasMessageContaining("ID_TAKEN");
+        Beginnings.Begin stolen = new Beginnings.Begin(id, "E-" + id, "Eve", seat, List.of(), false);
+        assertThatThrownBy(() -> beginnings.begin(stolen, other, MARIT)).hasMessageContaining("ID_TAKEN");
         assertThat(fittings.planned(id, point).childName()).isEqualTo("Dora");
         points.deleteById(other);
     }
@@ -115,14 +125,15 @@ class FittingsDatabaseTest extends DatabaseTest {
         SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
         for (int round = 0; round < 10; round++) {
             UUID id = UUID.randomUUID();
-            Fittings.Begin same = new Fittings.Begin(id, "F-" + id, "Dora", seat, List.of(), false);
-            assertThat(atOnce(Collections.nCopies(6, () -> fittings.begin(same, point, MARIT))))
+            Beginnings.Begin same = new Beginnings.Begin(id, "F-" + id, "Dora", seat, List.of(), false);
+            assertThat(atOnce(Collections.nCopies(6, () -> beginnings.begin(same, point, MARIT))))
                     .as("one form")
                     .containsOnly(id.toString());
             List<Callable<UUID>> several = new ArrayList<>();
             for (int i = 0; i < 6; i++) {
-                Fittings.Begin own = new Fittings.Begin(UUID.randomUUID(), "G-" + id, "Eve", seat, List.of(), false);
-                several.add(() -> fittings.begin(own, point, MARIT));
+                Beginnings.Begin own =
+                        new Beginnings.Begin(UUID.randomUUID(), "G-" + id, "Eve", seat, List.of(), false);
+                several.add(() -> beginnings.begin(own, point, MARIT));
             }
             assertThat(atOnce(several))
                     .as("one reference")
@@ -186,9 +197,9 @@ class FittingsDatabaseTest extends DatabaseTest {
     @Test
     void twinsShareTheRecordAndNothingElse() {
         SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
-        Fittings.Join join = new Fittings.Join(UUID.randomUUID(), "Bela", seat, true);
-        UUID twin = fittings.join(fitting, join, point, PIM);
-        assertThat(fittings.join(fitting, join, point, PIM)).as("joined twice").isEqualTo(twin);
+        Joinings.Join join = new Joinings.Join(UUID.randomUUID(), "Bela", seat, true);
+        UUID twin = joinings.join(fitting, join, point, PIM);
+        assertThat(joinings.join(fitting, join, point, PIM)).as("joined twice").isEqualTo(twin);
         fittings.append(fitting, draft(new Fact.Weighed("r1", Mass.ofGrams(3000))), point, MARIT);
         fittings.append(twin, draft(new Fact.Weighed("r2", Mass.ofGrams(2600))), point, MARIT);
         assertThat(fittings.planned(fitting, point).plan().situation().weight())
@@ -209,24 +220,24 @@ class FittingsDatabaseTest extends DatabaseTest {
     @Test
     void whichTwinComesBackHasToBeSaid() {
         SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
-        UUID twin = fittings.join(fitting, new Fittings.Join(UUID.randomUUID(), "Bela", seat, true), point, MARIT);
+        UUID twin = joinings.join(fitting, new Joinings.Join(UUID.randomUUID(), "Bela", seat, true), point, MARIT);
         fittings.append(twin, draft(new Fact.Weighed("r2", Mass.ofGrams(2600))), point, MARIT);
         String reference = fittings.planned(fitting, point).reference();
-        assertThatThrownBy(() -> fittings.begin(
-                        new Fittings.Begin(UUID.randomUUID(), reference, "", seat, List.of(), true), point, MARIT))
+        assertThatThrownBy(() -> beginnings.begin(
+                        new Beginnings.Begin(UUID.randomUUID(), reference, "", seat, List.of(), true), point, MARIT))
                 .isInstanceOfSatisfying(
                         RefusedEntryException.class,
                         refused -> assertThat(refused.problems())
                                 .singleElement()
                                 .matches(problem -> problem.field().equals("childName")));
-        UUID back = fittings.begin(
-                new Fittings.Begin(UUID.randomUUID(), reference, "bela", seat, List.of(), true), point, MARIT);
+        UUID back = beginnings.begin(
+                new Beginnings.Begin(UUID.randomUUID(), reference, "bela", seat, List.of(), true), point, MARIT);
         Fittings.Planned planned = fittings.planned(back, point);
         assertThat(planned.childName()).isEqualTo("Bela");
         assertThat(planned.plan().situation().weight())
                 .map(each -> each.value())
                 .contains(Mass.ofGrams(2600));
-        assertThat(fittings.clearedBefore(point, reference, Optional.empty(), MARIT))
+        assertThat(beginnings.clearedBefore(point, reference, Optional.empty(), MARIT))
                 .as("the latest is one of Bela alone; it was never cleared")
                 .isEmpty();
     }
@@ -236,12 +247,12 @@ class FittingsDatabaseTest extends DatabaseTest {
     @CsvSource({"Ada, u1, r1", "ada, u1, r1", "Carl, u3, r3"})
     void whoJoinsATwinThatCameBackIsNotTakenForIt(String name, String unit, String rider) {
         SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
-        UUID twin = fittings.join(fitting, new Fittings.Join(UUID.randomUUID(), "Bela", seat, true), point, MARIT);
+        UUID twin = joinings.join(fitting, new Joinings.Join(UUID.randomUUID(), "Bela", seat, true), point, MARIT);
         fittings.append(twin, draft(new Fact.Weighed("r2", Mass.ofGrams(2600))), point, MARIT);
         String reference = fittings.planned(fitting, point).reference();
-        UUID back = fittings.begin(
-                new Fittings.Begin(UUID.randomUUID(), reference, "Bela", seat, List.of(), true), point, MARIT);
-        UUID other = fittings.join(back, new Fittings.Join(UUID.randomUUID(), name, seat, false), point, MARIT);
+        UUID back = beginnings.begin(
+                new Beginnings.Begin(UUID.randomUUID(), reference, "Bela", seat, List.of(), true), point, MARIT);
+        UUID other = joinings.join(back, new Joinings.Join(UUID.randomUUID(), name, seat, false), point, MARIT);
         FittingPlan joined = fittings.planned(other, point).plan();
         assertThat(joined.situation().unit()).isEqualTo(new FittingRecord.Unit(unit, rider, "wrenfold-thimble"));
         assertThat(joined.situation().weight()).isEmpty();
@@ -256,8 +267,8 @@ class FittingsDatabaseTest extends DatabaseTest {
         "xxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxx,TOO_LONG"
     })
     void aTwinHasAName(String name, String reason) {
-        Fittings.Join join = new Fittings.Join(UUID.randomUUID(), name, new SheetVersion("wrenfold-thimble", 3), true);
-        assertThatThrownBy(() -> fittings.join(fitting, join, point, MARIT))
+        Joinings.Join join = new Joinings.Join(UUID.randomUUID(), name, new SheetVersion("wrenfold-thimble", 3), true);
+        assertThatThrownBy(() -> joinings.join(fitting, join, point, MARIT))
                 .isInstanceOfSatisfying(
                         RefusedEntryException.class,
                         refused -> assertThat(refused.problems())
@@ -270,10 +281,10 @@ class FittingsDatabaseTest extends DatabaseTest {
     @Test
     void theSameCarrierGoesOnIntoAnotherCar() {
         fittings.append(fitting, draft(new Fact.Weighed("r1", Mass.ofGrams(3100))), point, MARIT);
-        Fittings.AnotherCar other =
-                new Fittings.AnotherCar(UUID.randomUUID(), Optional.of(new SheetVersion("corvane-estate", 2)));
-        UUID there = fittings.inAnotherCar(fitting, other, point, MARIT);
-        assertThat(fittings.inAnotherCar(fitting, other, point, MARIT))
+        Joinings.AnotherCar other =
+                new Joinings.AnotherCar(UUID.randomUUID(), Optional.of(new SheetVersion("corvane-estate", 2)));
+        UUID there = joinings.inAnotherCar(fitting, other, point, MARIT);
+        assertThat(joinings.inAnotherCar(fitting, other, point, MARIT))
                 .as("sent twice it is one")
                 .isEqualTo(there);
         Fittings.Planned here = fittings.planned(fitting, point);
@@ -314,7 +325,7 @@ class FittingsDatabaseTest extends DatabaseTest {
                 .isEqualTo("pallander-dray");
         SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
         assertThatThrownBy(() ->
-                        fittings.join(there, new Fittings.Join(UUID.randomUUID(), "Bela", seat, true), point, MARIT))
+                        joinings.join(there, new Joinings.Join(UUID.randomUUID(), "Bela", seat, true), point, MARIT))
                 .isInstanceOf(RefusedEntryException.class);
     }
 
@@ -388,10 +399,11 @@ class FittingsDatabaseTest extends DatabaseTest {
         fittings.append(fitting, draft(new Fact.Weighed("r1", Mass.ofKilograms(3.2))), point, MARIT);
         String reference = fittings.planned(fitting, point).reference();
         SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
-        assertThatThrownBy(() -> fittings.begin(new Fittings.Begin(reference, "Ada", seat, List.of()), point, MARIT))
+        assertThatThrownBy(
+                        () -> beginnings.begin(new Beginnings.Begin(reference, "Ada", seat, List.of()), point, MARIT))
                 .hasMessageContaining("TAKEN");
-        UUID again = fittings.begin(
-                new Fittings.Begin(UUID.randomUUID(), reference, "", seat, List.of(), true), point, MARIT);
+        UUID again = beginnings.begin(
+                new Beginnings.Begin(UUID.randomUUID(), reference, "", seat, List.of(), true), point, MARIT);
         Fittings.Planned planned = fittings.planned(again, point);
         assertThat(planned.childName()).isEqualTo("Ada");
         assertThat(planned.plan().situation().weight()).hasValueSatisfying(weight -> {
@@ -407,8 +419,8 @@ class FittingsDatabaseTest extends DatabaseTest {
                         .orElseThrow()
                         .value())
                 .isEqualTo(Mass.ofKilograms(3.3));
-        assertThatThrownBy(() -> fittings.begin(
-                        new Fittings.Begin(UUID.randomUUID(), "nobody", "", seat, List.of(), true), point, MARIT))
+        assertThatThrownBy(() -> beginnings.begin(
+                        new Beginnings.Begin(UUID.randomUUID(), "nobody", "", seat, List.of(), true), point, MARIT))
                 .hasMessageContaining("UNKNOWN_FAMILY");
     }
 
@@ -448,7 +460,7 @@ class FittingsDatabaseTest extends DatabaseTest {
         jdbc.update("update fitting set touched_at = touched_at - interval '5 years' where family_id in"
                 + " (select id from family where reference = 'W-1031')");
         SignedIn user = users.loadUserByUsername("marit") instanceof SignedIn signedIn ? signedIn : null;
-        assertThat(fittings.find(user, part)).hasSize(howMany);
+        assertThat(lists.find(user, part)).hasSize(howMany);
     }
 
     @Test

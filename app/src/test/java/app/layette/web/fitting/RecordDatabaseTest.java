@@ -38,6 +38,9 @@ class RecordDatabaseTest extends DatabaseTest {
     private Fittings fittings;
 
     @Autowired
+    private Beginnings beginnings;
+
+    @Autowired
     private Shelf shelf;
 
     @Autowired
@@ -67,8 +70,9 @@ class RecordDatabaseTest extends DatabaseTest {
         SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
         EntryDraft adopted = EntryDraft.now(
                 How.MEASURED, 0, new Fact.SheetAdopted(seat.id(), seat.version(), Fact.Adoption.ADOPTED, null));
-        fitting = fittings.begin(
-                new Fittings.Begin("T-" + UUID.randomUUID().toString().substring(0, 8), "Ada", seat, List.of(adopted)),
+        fitting = beginnings.begin(
+                new Beginnings.Begin(
+                        "T-" + UUID.randomUUID().toString().substring(0, 8), "Ada", seat, List.of(adopted)),
                 point,
                 MARIT);
     }
@@ -239,14 +243,14 @@ class RecordDatabaseTest extends DatabaseTest {
     void onlyALeadErasesAndNothingIsLeftThatTellsWhoItWas() {
         String reference = fittings.planned(fitting, point).reference();
         assertThatThrownBy(() -> erasing.erase(fitting, "erased", point, MARIT)).hasMessageContaining("LEAD_ERASES");
-        assertThat(fittings.knowsFamily(point, reference)).isTrue();
+        assertThat(beginnings.knowsFamily(point, reference)).isTrue();
         jdbc.update(
                 "insert into simulated_mail values (gen_random_uuid(), ?, now(), ?, 'About Ada', 'Ada')",
                 point,
                 reference);
         List<Integer> before = places();
         erasing.erase(fitting, "erased", point, new Author("ilse", Author.Role.LEAD));
-        assertThat(fittings.knowsFamily(point, reference)).isFalse();
+        assertThat(beginnings.knowsFamily(point, reference)).isFalse();
         assertThat(places()).hasSize(before.size() + 1);
         assertThat(jdbc.queryForObject(
                         "select count(*) from simulated_mail where subject = 'About Ada'", Integer.class))

@@ -8,6 +8,7 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.web.account.Points;
+import app.layette.web.fitting.Beginnings;
 import app.layette.web.fitting.EntryDraft;
 import app.layette.web.fitting.Erasing;
 import app.layette.web.fitting.Fittings;
@@ -29,6 +30,9 @@ class ResealingDatabaseTest extends DatabaseTest {
 
     @Autowired
     private Fittings fittings;
+
+    @Autowired
+    private Beginnings beginnings;
 
     @Autowired
     private Resealing resealing;
@@ -58,16 +62,16 @@ class ResealingDatabaseTest extends DatabaseTest {
     void sealOne() {
         point = points.findAllByOrderByOpenedAt().get(0).id();
         SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
-        fitting = fittings.begin(
-                new Fittings.Begin(
+        fitting = beginnings.begin(
+                new Beginnings.Begin(
                         "T-" + UUID.randomUUID().toString().substring(0, 8),
                         "Ada",
                         seat,
                         List.of(draft(new Fact.SheetAdopted(seat.id(), 3, Fact.Adoption.ADOPTED, null)))),
                 point,
                 MARIT);
-        noted = append(new Fact.Noted(Fittings.Begin.UNIT, null, "The aunt, Berta, drives."));
-        ended = append(new Fact.Ended(Fittings.Begin.UNIT, Fact.Ending.NOT_FITTED, null, "came back later", null));
+        noted = append(new Fact.Noted(Beginnings.Begin.UNIT, null, "The aunt, Berta, drives."));
+        ended = append(new Fact.Ended(Beginnings.Begin.UNIT, Fact.Ending.NOT_FITTED, null, "came back later", null));
         before = seal();
     }
 
@@ -139,7 +143,7 @@ class ResealingDatabaseTest extends DatabaseTest {
 
     @Test
     void whatIsStruckAfterTheSealLeavesItAlone() {
-        UUID later = append(new Fact.Noted(Fittings.Begin.UNIT, null, "Berta rang."));
+        UUID later = append(new Fact.Noted(Beginnings.Begin.UNIT, null, "Berta rang."));
         resealing.strike(Map.of(fitting, Set.of(later)), "asked for", point, ILSE);
         assertThat(seal()).isEqualTo(before);
         assertThat(resealing.of(point, fitting)).isEmpty();
