@@ -1,7 +1,8 @@
 package app.layette.web.fitting;
 
 import app.layette.core.entry.Fact;
-import app.layette.core.entry.FactCheck;
+import app.layette.core.entry.FactField;
+import app.layette.core.entry.FactFields;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.PartialDate;
 import app.layette.core.entry.Question;
@@ -11,12 +12,9 @@ import app.layette.core.measure.Gestation;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.LengthRange;
 import app.layette.core.measure.Mass;
-import app.layette.core.measure.MassRange;
 import app.layette.core.measure.UnreadableDateException;
 import app.layette.core.measure.UnreadableMeasureException;
 import app.layette.core.vehicle.PositionId;
-import app.layette.formats.json.LayetteJson;
-import java.lang.reflect.RecordComponent;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -35,8 +33,6 @@ import java.util.UUID;
 public final class FactForm {
     /** Field that carries a place and a method together. */
     public static final String CHOICE = "choice";
-
-    private static final String GESTATION = "gestationDays";
 
     private static final Set<Class<? extends Fact>> ANOTHER_WAY =
             Set.of(Fact.PhotoTaken.class, Fact.CameBack.class, Fact.UnitJoined.class);
@@ -69,25 +65,17 @@ public final class FactForm {
      * @throws RefusedEntryException with every problem found
      */
     public static Fact read(Map<String, String> fields, LocalDate today) {
-        String kind = fields.getOrDefault("kind", "");
-        Class<?> type = Arrays.stream(Fact.class.getPermittedSubclasses())
-                .filter(each -> LayetteJson.kindOf(each).equals(kind))
-                .findFirst()
-                .orElseThrow(() -> RefusedEntryException.because("UNKNOWN_KIND"));
+        Class<? extends Fact> kind = FactFields.byName().get(fields.getOrDefault("kind", ""));
+        if (kind == null) {
+            throw RefusedEntryException.because("UNKNOWN_KIND");
+        }
         FactForm form = new FactForm(fields, today);
-        RecordComponent[] components = type.getRecordComponents();
-        Object[] values = Arrays.stream(components).map(form::value).toArray();
+        List<Object> values = new ArrayList<>();
+        FactFields.of(kind).forEach(field -> values.add(form.value(field)));
         if (!form.problems.isEmpty()) {
             throw RefusedEntryException.fields(form.problems);
         }
-        try {
-            Class<?>[] types =
-                    Arrays.stream(components).map(RecordComponent::getType).toArray(Class<?>[]::new);
-            var constructor = type.getDeclaredConstructor(types);
-            return (Fact) constructor.newInstance(values);
-        } catch (ReflectiveOperationException e) {
-            throw new IllegalStateException("The fact " + kind + " cannot be made", e);
-        }
+        return FactFields.make(kind, values);
     }
 
     /**
@@ -115,12 +103,12 @@ public final class FactForm {
      * @throws RefusedEntryException with what is wrong with this field
      */
     public static Optional<Object> one(Map<String, String> fields, String field, LocalDate today) {
-        Optional<RecordComponent> component = component(fields.get("kind"), field);
-        if (component.isEmpty()) {
+        Optional<FactField> read = understood(fields.get("kind"), field);
+        if (read.isEmpty()) {
             return Optional.empty();
         }
         FactForm form = new FactForm(fields, today);
-        Object value = form.value(component.get());
+        Object value = form.value(read.get());
         if (!form.problems.isEmpty()) {
             throw RefusedEntryException.fields(form.problems);
         }
@@ -129,65 +117,46 @@ public final class FactForm {
 
     /** Whether a field of a kind of fact is a quantity, a date or weeks: something to be understood. */
     public static boolean reads(String kind, String field) {
-        return component(kind, field).isPresent();
+        return understood(kind, field).isPresent();
     }
 
-    private static Optional<RecordComponent> component(String kind, String field) {
-        return Arrays.stream(Fact.class.getPermittedSubclasses())
-                .filter(each -> LayetteJson.kindOf(each).equals(kind))
-                .flatMap(each -> Arrays.stream(each.getRecordComponents()))
-                .filter(each -> each.getName().equals(field))
-                .filter(FactForm::isRead)
-                .findFirst();
+    private static Optional<FactField> understood(String kind, String field) {
+        return Optional.ofNullable(kind)
+                .map(FactFields.byName()::get)
+                .flatMap(each -> FactFields.of(each, field))
+                .filter(each -> each.isMeasure() || each.isWeeks() || each.isDay());
     }
 
-    private static boolean isRead(RecordComponent component) {
-        Class<?> type = component.getType();
-        return type == Mass.class
-                || type == Length.class
-                || type == Angle.class
-                || type == LocalDate.class
-                || type == PartialDate.class
-                || component.getName().equals(GESTATION);
-    }
-
-    private Object value(RecordComponent component) {
-        String name = component.getName();
-        if (component.getType() == Fact.Decision.class) {
+    private Object value(FactField field) {
+        String name = field.name();
+        if (field.type() == Fact.Decision.class) {
             // Kept by the server alone: nobody posts what the gate said.
             return null;
         }
         String text = Optional.ofNullable(fields.get(name)).map(String::strip).orElse("");
-        boolean primitive = component.getType().isPrimitive();
+        boolean primitive = field.type().isPrimitive();
         if (text.isEmpty()) {
-            if (isNeeded(component) || primitive) {
+            if (field.isNeeded()) {
                 problems.add(new FieldProblem(name, "", "NEEDED", "", ""));
             }
-            return primitive ? nothing(component.getType()) : null;
+            return primitive ? nothing(field.type()) : null;
         }
         try {
-            return parse(component, text);
+            return parse(field, text);
         } catch (UnreadableMeasureException e) {
             problems.add(new FieldProblem(name, e.typed(), e.key(), e.lowest(), e.highest()));
         } catch (UnreadableDateException e) {
-            problems.add(new FieldProblem(name, e.typed(), dateKey(component, e), e.one(), e.other()));
+            problems.add(new FieldProblem(name, e.typed(), dateKey(field, e), e.one(), e.other()));
         } catch (DateTimeException e) {
             problems.add(new FieldProblem(name, text, "NOT_A_DATE", "", ""));
         } catch (IllegalArgumentException e) {
-            problems.add(new FieldProblem(name, text, reasonFor(component), "", ""));
+            problems.add(new FieldProblem(name, text, field.isWeeks() ? "NOT_WEEKS" : "NOT_TAKEN", "", ""));
         }
-        return primitive ? nothing(component.getType()) : null;
+        return primitive ? nothing(field.type()) : null;
     }
 
-    private static String reasonFor(RecordComponent component) {
-        if (component.getName().equals(GESTATION)) {
-            return "NOT_WEEKS";
-        }
-        return "NOT_TAKEN";
-    }
-
-    private static String dateKey(RecordComponent component, UnreadableDateException e) {
-        boolean printed = component.getType() == PartialDate.class;
+    private static String dateKey(FactField field, UnreadableDateException e) {
+        boolean printed = field.type() == PartialDate.class;
         boolean isNone = e.reason() == UnreadableDateException.Reason.NOT_A_DATE;
         return printed && isNone ? "NOT_A_MONTH" : e.reason().name();
     }
@@ -196,19 +165,18 @@ public final class FactForm {
         return type == boolean.class ? (Object) Boolean.FALSE : (Object) Integer.valueOf(0);
     }
 
-    private Object parse(RecordComponent component, String text) {
-        Class<?> type = component.getType();
-        String name = component.getName();
+    private Object parse(FactField field, String text) {
+        Class<?> type = field.type();
         if (type == Mass.class) {
-            return Mass.parse(text, massRange(component));
+            return Mass.parse(text, field.masses());
         }
         if (type == Length.class) {
-            return Length.parse(text, lengthRange(component));
+            return Length.parse(text, lengths(field));
         }
         if (type == Angle.class) {
             return Angle.parse(text, -90, 90);
         }
-        if (name.equals(GESTATION)) {
+        if (field.isWeeks()) {
             return Gestation.days(text);
         }
         if (type == int.class || type == Integer.class) {
@@ -242,96 +210,12 @@ public final class FactForm {
                 .orElseThrow(() -> new IllegalArgumentException(text));
     }
 
-    private static MassRange massRange(RecordComponent component) {
-        boolean ofChild = component.getDeclaringRecord() == Fact.Weighed.class
-                || component.getDeclaringRecord() == Fact.QuickSeatRead.class;
-        if (ofChild) {
-            return MassRange.CHILD;
-        }
-        return component.getName().equals("birthWeight") ? MassRange.BIRTH : MassRange.SHEET;
-    }
-
-    private LengthRange lengthRange(RecordComponent component) {
-        if (component.getDeclaringRecord() == Fact.QuickSeatRead.class || isOf(Fact.Quantity.LENGTH_MAX)) {
-            return LengthRange.BODY;
-        }
-        if (component.getDeclaringRecord() == Fact.RollPlaced.class) {
-            return FactCheck.rollRange(component.getName());
-        }
-        if (component.getDeclaringRecord() == Fact.LayerSeen.class) {
-            return LengthRange.LAYER;
-        }
-        if (component.getDeclaringRecord() != Fact.LengthMeasured.class) {
-            return LengthRange.GAP;
-        }
-        return Arrays.stream(Fact.Dimension.values())
-                .filter(each -> each.name().equals(fields.get("what")))
-                .findFirst()
-                .map(FactCheck::rangeOf)
-                .orElse(LengthRange.SHEET);
-    }
-
-    private boolean isOf(Fact.Quantity quantity) {
-        return quantity.name().equals(fields.get("quantity"));
-    }
-
-    private static boolean isNeeded(RecordComponent component) {
-        return switch (component.getName()) {
-            case "gestationDays",
-                    "sex",
-                    "birthWeight",
-                    "insert",
-                    "doNotUseAfter",
-                    "reason",
-                    "role",
-                    "on",
-                    "reviewOn",
-                    "who",
-                    "facing",
-                    "airbag",
-                    "anchors",
-                    "floor",
-                    "retractor",
-                    "latchPlate",
-                    "belt",
-                    "slots",
-                    "pass",
-                    "zoneFrom",
-                    "zoneTo",
-                    "routings",
-                    "said",
-                    "offered",
-                    "told",
-                    "loop",
-                    "weightMin",
-                    "weightMax",
-                    "lengthMax",
-                    "indicator",
-                    "handle",
-                    "diameter",
-                    "softness",
-                    "thickness",
-                    "layers",
-                    "rolled",
-                    "underFoot",
-                    "garment",
-                    "loose",
-                    "pressed",
-                    "strap",
-                    "slot",
-                    "place",
-                    "restraint",
-                    "beltKind",
-                    "sort",
-                    "from",
-                    "to",
-                    "about",
-                    "unit",
-                    "seatOf" -> false;
-            case "mass", "length" -> component.getDeclaringRecord() != Fact.QuantityRead.class;
-            case "model" -> component.getDeclaringRecord() == Fact.QuickSeatRead.class;
-            case "made" -> false;
-            default -> true;
-        };
+    /** The range of a length follows where another field of the form says what was measured. */
+    private LengthRange lengths(FactField field) {
+        return field.lengths(field.decidedBy()
+                .flatMap(by -> Arrays.stream(by.type().getEnumConstants())
+                        .map(each -> (Enum<?>) each)
+                        .filter(each -> each.name().equals(fields.get(by.name())))
+                        .findFirst()));
     }
 }

@@ -47,7 +47,7 @@ class FactFormTest {
         Map<String, String> fields = fields(kind);
         fields.putAll(Map.of("unit", "u2", "rider", "r2", "sheet", "wrenfold-thimble"));
         fields.putAll(
-                Map.of("fitting", id, "on", "2026-11-01", "photo", id, "view", "label", "sha256", "a".repeat(64)));
+                Map.of("fitting", id, "on", "2026-11-01", "photo", id, "about", "label", "sha256", "a".repeat(64)));
         assertThat(FactForm.read(fields, TODAY)).isNotNull();
         assertThatThrownBy(() -> FactForm.readByHand(fields, TODAY)).hasMessageContaining("UNKNOWN_KIND");
     }

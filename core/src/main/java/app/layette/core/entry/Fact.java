@@ -6,7 +6,10 @@ import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Said;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.evidence.Speaker;
+import app.layette.core.evidence.Written;
 import app.layette.core.measure.Angle;
+import app.layette.core.measure.Bounds;
+import app.layette.core.measure.DayBounds;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.seat.HandlePosition;
@@ -29,13 +32,25 @@ import java.util.UUID;
 /**
  * What an entry says. A closed set: a kind that is not here is refused. Every fact names what it is about ({@code of}):
  * a rider, a unit (an actual seat) or a sheet.
+ *
+ * <p>A kind is described here and nowhere else: its components are its fields, {@link Written} says what their types do
+ * not. The form, the check, the document, the published schema and the line in the record go by {@link FactFields}.
  */
 public sealed interface Fact {
     /** Id of the rider, unit or sheet that the fact is about. */
     String of();
 
     /** Dates and sex of a child; nothing that names it. {@code gestationDays} 154 to 308 or {@code null}. */
-    record ChildDescribed(String of, LocalDate born, Integer gestationDays, Sex sex, Mass birthWeight) implements Fact {
+    record ChildDescribed(
+            String of,
+
+            @Written(needed = true, days = DayBounds.LAST_FIVE_YEARS)
+            LocalDate born,
+
+            @Written(from = 154, to = 308) Integer gestationDays,
+            Sex sex,
+            @Written(in = Bounds.BIRTH_MASS) Mass birthWeight)
+            implements Fact {
         /** The child as it was described. */
         public Child child() {
             OptionalInt gestation = gestationDays == null ? OptionalInt.empty() : OptionalInt.of(gestationDays);
@@ -44,25 +59,46 @@ public sealed interface Fact {
     }
 
     /** A child that is not born yet; its birth is told by {@link ChildDescribed}. */
-    record Expected(String of, LocalDate due) implements Fact {}
+    record Expected(
+            String of,
+            @Written(needed = true, days = DayBounds.DUE) LocalDate due) implements Fact {}
 
-    record Weighed(String of, Mass mass) implements Fact {}
+    record Weighed(
+            String of,
+            @Written(needed = true, in = Bounds.CHILD_MASS) Mass mass) implements Fact {}
 
     /** A length of the child, or of the set-up around it. */
-    record LengthMeasured(String of, Dimension what, Length length, InsertState insert) implements Fact {}
+    record LengthMeasured(
+            String of,
+            @Written(needed = true, which = true) Dimension what,
+            @Written(needed = true) Length length,
+            InsertState insert)
+            implements Fact {}
 
     /** The highest slot at or below the top of the shoulder, by eye; 0 when the shoulder is below them all. */
-    record ShoulderSeen(String of, int slotAtOrBelow) implements Fact {}
+    record ShoulderSeen(
+            String of, @Written(from = 0, to = 12) int slotAtOrBelow) implements Fact {}
 
     /** What a label says. {@code made} and {@code doNotUseAfter} may be {@code null} when not readable or not there. */
-    record LabelRead(String of, Part part, String model, PartialDate made, PartialDate doNotUseAfter) implements Fact {}
+    record LabelRead(
+            String of,
+            @Written(needed = true, which = true) Part part,
+            String model,
+            @Written(days = DayBounds.MADE) PartialDate made,
+            PartialDate doNotUseAfter)
+            implements Fact {}
 
     /**
      * An answer by eye.
      *
      * @param place the seating position it is about, where there are two; {@code null} for the chosen one
      */
-    record Answered(String of, Question question, String answer, PositionId place) implements Fact {
+    record Answered(
+            String of,
+            @Written(needed = true, which = true) Question question,
+            @Written(needed = true, as = "constant") String answer,
+            @Written(which = true) PositionId place)
+            implements Fact {
         /** An answer about the chosen place, or about none. */
         public Answered(String of, Question question, String answer) {
             this(of, question, answer, null);
@@ -70,13 +106,24 @@ public sealed interface Fact {
     }
 
     /** What a manual page says on a permission. Counts only with its page. */
-    record PermissionRead(String of, PermissionKey permission, Speaker speaker, PageSays says) implements Fact {}
+    record PermissionRead(
+            String of,
+            @Written(needed = true) PermissionKey permission,
+            @Written(needed = true) Speaker speaker,
+            @Written(needed = true) PageSays says)
+            implements Fact {}
 
     /**
      * A quantity read on a manual page that the sheet does not have; both values {@code null} when the page is silent.
      * Counts only with its page.
      */
-    record QuantityRead(String of, Quantity quantity, Speaker speaker, Mass mass, Length length) implements Fact {}
+    record QuantityRead(
+            String of,
+            @Written(needed = true) Quantity quantity,
+            @Written(needed = true) Speaker speaker,
+            @Written(in = Bounds.SHEET_MASS) Mass mass,
+            Length length)
+            implements Fact {}
 
     /**
      * A value that no sheet has: read on a page or label of the seat, or seen at a place of the car.
@@ -86,7 +133,13 @@ public sealed interface Fact {
      * @param from lightest child that it is said of; {@code null} where it is of every weight
      * @param to heaviest child
      */
-    record SheetValueRead(String of, SheetValue value, PositionId place, String says, Mass from, Mass to)
+    record SheetValueRead(
+            String of,
+            @Written(needed = true) SheetValue value,
+            @Written(which = true) PositionId place,
+            @Written(needed = true, longest = 400) String says,
+            @Written(in = Bounds.SHEET_MASS) Mass from,
+            @Written(in = Bounds.SHEET_MASS) Mass to)
             implements Fact {
         /** A value that is said of every weight. */
         public SheetValueRead(String of, SheetValue value, PositionId place, String says) {
@@ -95,81 +148,141 @@ public sealed interface Fact {
     }
 
     /** What the seat manual's page says on a handle position for driving. */
-    record HandlePositionRead(String of, HandlePosition position, Said says) implements Fact {}
+    record HandlePositionRead(
+            String of,
+            @Written(needed = true) HandlePosition position,
+            @Written(needed = true) Said says) implements Fact {}
 
     /**
      * A layer under the straps, by its sort, or by its thickness as worn and under a snug strap; {@code null} where not
      * measured. It only ever warns (HAR-9).
      */
-    record LayerSeen(String of, Garment garment, Length loose, Length pressed) implements Fact {}
+    record LayerSeen(
+            String of,
+            Garment garment,
+            @Written(in = Bounds.LAYER) Length loose,
+            @Written(in = Bounds.LAYER) Length pressed)
+            implements Fact {}
 
     /**
      * One move of a rethread (HAR-4), in its order. {@code strap} is {@code null} where the move is about both, {@code
      * slot} where it goes through none.
      */
-    record WebbingMoved(String of, WebbingMove move, Strap strap, Integer slot) implements Fact {}
+    record WebbingMoved(
+            String of,
+            @Written(needed = true) WebbingMove move,
+            Strap strap,
+            @Written(from = 1, to = 12) Integer slot) implements Fact {}
 
     /** Which run this is to be: a fitting in a car, or teaching at the bedside without one. */
-    record BoxChosen(String of, TimeBox box) implements Fact {}
+    record BoxChosen(String of, @Written(needed = true) TimeBox box) implements Fact {}
 
-    record InsertSet(String of, String piece, boolean in) implements Fact {}
+    record InsertSet(
+            String of, @Written(needed = true, which = true) String piece, boolean in) implements Fact {}
 
     /** The slots as seen on shell and pad, both sides, and the loop on the splitter plate. */
-    record SlotsSet(String of, int leftShell, int rightShell, int leftPad, int rightPad, String loop) implements Fact {}
+    record SlotsSet(
+            String of,
+            @Written(from = 0, to = 12) int leftShell,
+            @Written(from = 0, to = 12) int rightShell,
+            @Written(from = 0, to = 12) int leftPad,
+            @Written(from = 0, to = 12) int rightPad,
+            String loop)
+            implements Fact {}
 
     /** The crotch opening in use, from 1, nearest the shell back first. */
-    record CrotchSet(String of, int opening) implements Fact {}
+    record CrotchSet(String of, @Written(from = 1, to = 8) int opening) implements Fact {}
 
     /** The recline device's setting, by the name printed on the seat. */
-    record DeviceSet(String of, String step) implements Fact {}
+    record DeviceSet(String of, @Written(needed = true) String step) implements Fact {}
 
-    record HandleSet(String of, HandlePosition position) implements Fact {}
+    record HandleSet(String of, @Written(needed = true) HandlePosition position) implements Fact {}
 
     /** The caregiver's choice of place and method. */
-    record Placed(String of, PositionId position, Method method) implements Fact {}
+    record Placed(
+            String of,
+            @Written(needed = true) PositionId position,
+            @Written(needed = true) Method method) implements Fact {}
 
     /** What lies rolled under the foot end (REC-6); the sizes are {@code null} where the kind has none. */
     record RollPlaced(
             String of,
-            RollKind roll,
-            Length diameter,
+            @Written(needed = true) RollKind roll,
+            @Written(in = Bounds.ROLL) Length diameter,
             Softness softness,
-            Length thickness,
-            Integer layers,
-            Length rolled,
+            @Written(in = Bounds.CLOTH_THICKNESS) Length thickness,
+            @Written(from = 1, to = 16) Integer layers,
+            @Written(in = Bounds.CLOTH) Length rolled,
             Boolean underFoot)
             implements Fact {}
 
     /** Ground slope along the car, nose-up positive. */
-    record GroundMeasured(String of, Angle pitch) implements Fact {}
+    record GroundMeasured(
+            String of,
+            @Written(needed = true, from = -30, to = 30) Angle pitch) implements Fact {}
 
     /** A level on the door sill, and again with the car turned round: both nose-up positive as read (REC-3). */
-    record SillsRead(String of, Angle first, Angle turned) implements Fact {}
+    record SillsRead(
+            String of,
+            @Written(needed = true, from = -30, to = 30) Angle first,
+            @Written(needed = true, from = -30, to = 30) Angle turned)
+            implements Fact {}
 
     /** How far the car leans sideways. */
-    record LeanMeasured(String of, Angle lean) implements Fact {}
+    record LeanMeasured(
+            String of,
+            @Written(needed = true, from = -30, to = 30) Angle lean) implements Fact {}
 
     /** A level laid on the cushion, as read: positive when it drops towards the bight. The ground's slope is in it. */
-    record CushionMeasured(String of, Angle slope) implements Fact {}
+    record CushionMeasured(
+            String of,
+            @Written(needed = true, from = -10, to = 35) Angle slope) implements Fact {}
 
-    record LevelRead(String of, Stage stage, Indicator.Reading reading) implements Fact {}
+    record LevelRead(
+            String of,
+            @Written(needed = true) Stage stage,
+            @Written(needed = true) Indicator.Reading reading) implements Fact {}
 
     /** The recline angle as a level on the shell back reads it, the ground's slope in it. Advises; passes nothing. */
-    record AngleRead(String of, Stage stage, Angle angle, AngleSource source) implements Fact {}
+    record AngleRead(
+            String of,
+            @Written(needed = true) Stage stage,
+            @Written(needed = true, from = 0, to = 80) Angle angle,
+            @Written(needed = true) AngleSource source)
+            implements Fact {}
 
-    record Acted(String of, Act act) implements Fact {}
+    record Acted(String of, @Written(needed = true) Act act) implements Fact {}
 
-    record Taught(String of, TeachItem item, TeachOutcome outcome, String reason) implements Fact {}
+    record Taught(
+            String of,
+            @Written(needed = true) TeachItem item,
+            @Written(needed = true) TeachOutcome outcome,
+            @Written(longest = 2000, free = true) String reason)
+            implements Fact {}
 
     /** An order of the baby's clinicians. {@code role}, {@code on} and {@code reviewOn} are empty for NONE. */
-    record Ordered(String of, OrderKind order, String role, LocalDate on, LocalDate reviewOn) implements Fact {}
+    record Ordered(
+            String of,
+            @Written(needed = true) OrderKind order,
+            @Written(free = true) String role,
+            @Written(days = DayBounds.LAST_FIVE_YEARS) LocalDate on,
+            LocalDate reviewOn)
+            implements Fact {}
 
     /**
      * The hospital's seat tolerance screening.
      *
      * @param restraint model number of the restraint it was done in; a screening that names none is of no restraint
      */
-    record Screened(String of, ScreeningResult result, String who, LocalDate on, String restraint) implements Fact {}
+    record Screened(
+            String of,
+            @Written(needed = true) ScreeningResult result,
+            @Written(free = true) String who,
+            LocalDate on,
+
+            @Written(says = "Model number of the restraint it was done in.")
+            String restraint)
+            implements Fact {}
 
     /**
      * A sheet version taken or turned down for this fitting. {@code of} is the sheet's id.
@@ -177,7 +290,13 @@ public sealed interface Fact {
      * @param unit in whose car it is, where one seat stands in several cars; null for the car that the fitting began with,
      *     and for every seat sheet
      */
-    record SheetAdopted(String of, int version, Adoption adoption, String reason, String unit) implements Fact {
+    record SheetAdopted(
+            String of,
+            @Written(from = 1) int version,
+            @Written(needed = true) Adoption adoption,
+            @Written(longest = 2000, free = true) String reason,
+            String unit)
+            implements Fact {
         public SheetAdopted(String of, int version, Adoption adoption, String reason) {
             this(of, version, adoption, reason, null);
         }
@@ -192,8 +311,8 @@ public sealed interface Fact {
      */
     record QuickCarSeen(
             String of,
-            String name,
-            PositionId position,
+            @Written(needed = true) String name,
+            @Written(needed = true) PositionId position,
             Facing facing,
             Airbag airbag,
             OwnAnchors anchors,
@@ -212,23 +331,27 @@ public sealed interface Fact {
      */
     record QuickSeatRead(
             String of,
-            String name,
-            String model,
-            Mass weightMin,
-            Mass weightMax,
-            Length lengthMax,
-            Integer slots,
+            @Written(needed = true) String name,
+            @Written(needed = true) String model,
+            @Written(in = Bounds.CHILD_MASS) Mass weightMin,
+            @Written(in = Bounds.CHILD_MASS) Mass weightMax,
+            @Written(in = Bounds.BODY) Length lengthMax,
+            @Written(from = 1, to = 12) Integer slots,
             Indicator.Kind indicator,
             Indicator.Pass pass,
-            Mass zoneFrom,
-            Mass zoneTo,
+            @Written(in = Bounds.CHILD_MASS) Mass zoneFrom,
+            @Written(in = Bounds.CHILD_MASS) Mass zoneTo,
             RoutingsShown routings,
             HandlePosition handle,
             SeatKind sort)
             implements Fact {}
 
     /** The caregiver signs for the teach-back: initials, on the technician's screen. */
-    record CaregiverSigned(String of, String initials) implements Fact {}
+    record CaregiverSigned(
+            String of,
+
+            @Written(needed = true, longest = 6, free = true)
+            String initials) implements Fact {}
 
     /**
      * A photograph that was taken and is kept with the record.
@@ -237,13 +360,18 @@ public sealed interface Fact {
      * @param about step or moment that it shows
      * @param sha256 of the kept picture, so that the seal covers it
      */
-    record PhotoTaken(String of, UUID photo, String about, String sha256) implements Fact {}
+    record PhotoTaken(
+            String of,
+            @Written(needed = true) UUID photo,
+            @Written(needed = true, longest = 60) String about,
+            @Written(needed = true, as = "sha256") String sha256)
+            implements Fact {}
 
     /** Something found wrong before anything was touched; {@code there} is false where it is taken back. */
-    record FoundSo(String of, Misuse misuse, boolean there) implements Fact {}
+    record FoundSo(String of, @Written(needed = true) Misuse misuse, boolean there) implements Fact {}
 
     /** Looked at before anything was touched, and nothing was wrong; {@code clear} is false where it is taken back. */
-    record AreaLooked(String of, Area area, boolean clear) implements Fact {}
+    record AreaLooked(String of, @Written(needed = true) Area area, boolean clear) implements Fact {}
 
     /**
      * The family comes back with the same seat, which was handed over before.
@@ -253,7 +381,13 @@ public sealed interface Fact {
      * @param model as its carrier's label said; {@code null} where it was not read
      * @param made as the label said it
      */
-    record CameBack(String of, UUID fitting, LocalDate on, String model, PartialDate made) implements Fact {}
+    record CameBack(
+            String of,
+            @Written(needed = true) UUID fitting,
+            @Written(needed = true) LocalDate on,
+            String model,
+            PartialDate made)
+            implements Fact {}
 
     /** Only ever a correction: what it corrects was entered by mistake and never was so. */
     record Withdrawn(String of) implements Fact {}
@@ -263,10 +397,19 @@ public sealed interface Fact {
      *
      * @param about the entry it is about; {@code null} for the fitting as a whole
      */
-    record Noted(String of, UUID about, String text) implements Fact {}
+    record Noted(
+            String of,
+            UUID about,
+
+            @Written(needed = true, longest = 2000, free = true)
+            String text) implements Fact {}
 
     /** The car with this seat in it was in a crash after the fitting had ended (CND-3). */
-    record CrashedSince(String of, LocalDate on) implements Fact {}
+    record CrashedSince(
+            String of,
+
+            @Written(needed = true, days = DayBounds.LAST_FIVE_YEARS)
+            LocalDate on) implements Fact {}
 
     /** A technician looked at a trainee's checks and signs for them. */
     record Countersigned(String of) implements Fact {}
@@ -281,7 +424,11 @@ public sealed interface Fact {
      * @param sheet id of its seat sheet
      * @param seatOf the unit whose seat it is, where that is fixed in another car; null for a seat of its own
      */
-    record UnitJoined(String of, String rider, String sheet, String seatOf) implements Fact {
+    record UnitJoined(
+            String of,
+            @Written(needed = true) String rider,
+            @Written(needed = true) String sheet,
+            String seatOf) implements Fact {
         /** A seat of its own. */
         public UnitJoined(String of, String rider, String sheet) {
             this(of, rider, sheet, null);
@@ -299,7 +446,8 @@ public sealed interface Fact {
      * @param entry the correction or withdrawal
      * @param taken whether it counts from now on; otherwise it never does
      */
-    record CorrectionSigned(String of, UUID entry, boolean taken) implements Fact {}
+    record CorrectionSigned(
+            String of, @Written(needed = true) UUID entry, boolean taken) implements Fact {}
 
     /** Before the birth: what stays in the car is in and tested, as somebody signed. It ends nothing. */
     record Prepared(String of) implements Fact {}
@@ -309,7 +457,13 @@ public sealed interface Fact {
      *
      * @param decision what the gate said when a hand-over was signed; {@code null} where no server kept it
      */
-    record Ended(String of, Ending ending, String said, String offered, String told, Decision decision)
+    record Ended(
+            String of,
+            @Written(needed = true) Ending ending,
+            @Written(longest = 2000, free = true) String said,
+            @Written(longest = 2000, free = true) String offered,
+            @Written(longest = 2000, free = true) String told,
+            Decision decision)
             implements Fact {
         /** An ending without a kept decision. */
         public Ended(String of, Ending ending, String said, String offered, String told) {
@@ -328,7 +482,11 @@ public sealed interface Fact {
      * @param edition of the rules that decided
      * @param passed names of the required conclusions, all passed and fresh
      */
-    record Decision(String edition, List<String> passed) {
+    record Decision(
+            @Written(needed = true, longest = 40) String edition,
+
+            @Written(needed = true, most = 200, as = "constant")
+            List<String> passed) {
         public Decision {
             passed = passed == null ? List.of() : List.copyOf(passed);
         }

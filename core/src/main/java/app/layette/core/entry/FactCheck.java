@@ -1,6 +1,8 @@
 package app.layette.core.entry;
 
 import app.layette.core.entry.Fact.Dimension;
+import app.layette.core.measure.Angle;
+import app.layette.core.measure.DayBounds;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.LengthRange;
 import app.layette.core.measure.Mass;
@@ -12,25 +14,15 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Checks a fact before it becomes an entry: ranges, dates, and names that must be on the sheet. All problems are
  * collected. What a fact means for the fitting is the rules' business.
  */
 public final class FactCheck {
-    private static final int LEAST_GESTATION_DAYS = 154;
-    private static final int MOST_GESTATION_DAYS = 308;
-    private static final int LONGEST_OVERDUE_DAYS = 28;
     private static final int MOST_SLOTS = 12;
-    private static final int OLDEST_CHILD_YEARS = 5;
-    private static final double STEEPEST_GROUND = 30;
-    private static final double FLATTEST_CUSHION = -10;
-    private static final double STEEPEST_CUSHION = 35;
-    private static final double MOST_UPRIGHT = 0;
-    private static final double FLATTEST_SHELL = 80;
-    private static final int MOST_LAYERS = 16;
-    private static final int LONGEST_NOTE = 2000;
-    private static final int LONGEST_INITIALS = 6;
+    private static final int LONGEST_SAID_BACK = 60;
 
     private final LocalDate today;
     private final List<FieldProblem> problems = new ArrayList<>();
@@ -42,11 +34,12 @@ public final class FactCheck {
     /** What is wrong with a fact in this situation; empty when nothing is. */
     public static List<FieldProblem> problems(Fact fact, Situation situation) {
         FactCheck check = new FactCheck(situation.today());
-        check.child(fact);
-        check.measures(fact);
-        check.settings(fact, situation);
-        check.quickSeat(fact);
-        check.answers(fact);
+        if (isWhole(fact)) {
+            check.settings(fact, situation);
+            check.together(fact);
+            check.answers(fact);
+        }
+        check.fields(fact, true);
         return List.copyOf(check.problems);
     }
 
@@ -56,57 +49,88 @@ public final class FactCheck {
      */
     public static List<FieldProblem> impossible(Fact fact, LocalDate today) {
         FactCheck check = new FactCheck(today);
-        check.unborn(fact);
-        check.measures(fact);
-        check.quickSeat(fact);
+        if (isWhole(fact)) {
+            check.unborn(fact);
+            check.together(fact);
+        }
+        check.fields(fact, false);
         return List.copyOf(check.problems);
+    }
+
+    /** Whether everything is said without which it could not be asked what the fields mean together. */
+    private static boolean isWhole(Fact fact) {
+        return FactFields.of(fact.getClass()).stream().allMatch(each -> !each.isNeeded() || each.in(fact) != null);
     }
 
     private void unborn(Fact fact) {
         if (fact instanceof Fact.ChildDescribed child && child.born().isAfter(today)) {
-            problems.add(FieldProblem.outside("born", child.born(), today.minusYears(OLDEST_CHILD_YEARS), today));
+            DayBounds days = DayBounds.LAST_FIVE_YEARS;
+            problems.add(FieldProblem.outside("born", child.born(), days.lowest(today), days.highest(today)));
         }
     }
 
-    private void child(Fact fact) {
-        if (fact instanceof Fact.ChildDescribed child) {
-            date("born", child.born(), today.minusYears(OLDEST_CHILD_YEARS), today);
-            if (child.gestationDays() != null) {
-                number("gestationDays", child.gestationDays(), LEAST_GESTATION_DAYS, MOST_GESTATION_DAYS);
+    /**
+     * Each field by what its component says; a field of which something was said already is passed over.
+     *
+     * @param strict whether what only an entry of today has to keep is asked too: usual masses, and days around today
+     */
+    private void fields(Fact fact, boolean strict) {
+        for (FactField field : FactFields.of(fact.getClass())) {
+            boolean said = problems.stream().anyMatch(each -> each.field().equals(field.name()));
+            if (!said) {
+                field(field, field.in(fact), fact, strict);
             }
-            mass("birthWeight", child.birthWeight(), MassRange.BIRTH);
-        }
-        if (fact instanceof Fact.Expected expected) {
-            date("due", expected.due(), today.minusDays(LONGEST_OVERDUE_DAYS), today.plusDays(MOST_GESTATION_DAYS));
-        }
-        if (fact instanceof Fact.Weighed weighed) {
-            mass("mass", weighed.mass(), MassRange.CHILD);
-        }
-        if (fact instanceof Fact.LabelRead label && label.made() != null) {
-            date("made", label.made().firstDay(), LocalDate.of(1990, 1, 1), today);
         }
     }
 
-    private void measures(Fact fact) {
-        if (fact instanceof Fact.LengthMeasured measured) {
-            length("length", measured.length(), rangeOf(measured.what()));
+    private void field(FactField field, Object value, Fact fact, boolean strict) {
+        String name = field.name();
+        if (value == null) {
+            if (field.isNeeded()) {
+                needed(name, null);
+            }
+        } else if (value instanceof String text) {
+            text(field, text);
+        } else if (value instanceof Integer number) {
+            within(field, number);
+        } else if (value instanceof Angle angle) {
+            within(field, angle.degrees());
+        } else if (value instanceof Length length) {
+            Optional<? extends Enum<?>> by = field.decidedBy().map(each -> (Enum<?>) each.in(fact));
+            length(name, length, field.lengths(by));
+        } else if (strict && value instanceof Mass mass) {
+            mass(name, mass, field.masses());
+        } else if (strict && value instanceof LocalDate day) {
+            date(name, day, field.written().days());
+        } else if (strict && value instanceof PartialDate day) {
+            date(name, day.firstDay(), field.written().days());
         }
-        if (fact instanceof Fact.GroundMeasured ground) {
-            number("pitch", ground.pitch().degrees(), -STEEPEST_GROUND, STEEPEST_GROUND);
+    }
+
+    private void text(FactField field, String text) {
+        if (text.isBlank()) {
+            needed(field.name(), field.isNeeded() ? null : text);
+        } else if (text.strip().length() > field.written().longest()) {
+            String most = field.written().longest() + " letters";
+            problems.add(FieldProblem.outside(field.name(), shortened(text.strip()), "1", most));
         }
-        if (fact instanceof Fact.CushionMeasured cushion) {
-            number("slope", cushion.slope().degrees(), FLATTEST_CUSHION, STEEPEST_CUSHION);
-        }
-        if (fact instanceof Fact.SillsRead sills) {
-            number("first", sills.first().degrees(), -STEEPEST_GROUND, STEEPEST_GROUND);
-            number("turned", sills.turned().degrees(), -STEEPEST_GROUND, STEEPEST_GROUND);
-        }
-        if (fact instanceof Fact.LeanMeasured lean) {
-            number("lean", lean.lean().degrees(), -STEEPEST_GROUND, STEEPEST_GROUND);
-        }
-        if (fact instanceof Fact.AngleRead read) {
-            number("angle", read.angle().degrees(), MOST_UPRIGHT, FLATTEST_SHELL);
-        }
+    }
+
+    /** What is far too long is said back by its beginning. */
+    private static String shortened(String text) {
+        return text.length() <= LONGEST_SAID_BACK ? text : text.substring(0, LONGEST_SAID_BACK) + "…";
+    }
+
+    private void within(FactField field, double value) {
+        number(
+                field.name(),
+                value,
+                field.from().isPresent() ? field.from().getAsInt() : -Double.MAX_VALUE,
+                field.to().isPresent() ? field.to().getAsInt() : Double.MAX_VALUE);
+    }
+
+    /** What one field asks of another of the same entry. */
+    private void together(Fact fact) {
         if (fact instanceof Fact.RollPlaced roll) {
             roll(roll);
         }
@@ -115,18 +139,12 @@ public final class FactCheck {
         }
         if (fact instanceof Fact.SheetValueRead read) {
             SheetValues.problem(read).ifPresent(problems::add);
-            mass("from", read.from(), MassRange.SHEET);
-            mass("to", read.to(), MassRange.SHEET);
         }
-        if (fact instanceof Fact.QuantityRead read) {
-            mass("mass", read.mass(), MassRange.SHEET);
-            length("length", read.length(), rangeOf(read.quantity()));
-            if (!mayBeSilent(read.quantity())) {
-                needed(
-                        isMass(read.quantity()) ? "mass" : "length",
-                        isMass(read.quantity()) ? read.mass() : read.length());
-            }
+        if (fact instanceof Fact.QuantityRead read && !mayBeSilent(read.quantity())) {
+            boolean mass = isMass(read.quantity());
+            needed(mass ? "mass" : "length", mass ? read.mass() : read.length());
         }
+        quickSeat(fact);
     }
 
     /** Whether a page that says nothing of it is an answer: then law, profile or a default decides. */
@@ -154,27 +172,12 @@ public final class FactCheck {
         if (noodle) {
             needed("diameter", roll.diameter());
             needed("softness", roll.softness());
-            length("diameter", roll.diameter(), rollRange("diameter"));
         }
         if (roll.roll() == Fact.RollKind.TOWEL) {
             needed("thickness", roll.thickness());
             needed("layers", roll.layers());
             needed("rolled", roll.rolled());
-            length("thickness", roll.thickness(), rollRange("thickness"));
-            length("rolled", roll.rolled(), rollRange("rolled"));
-            if (roll.layers() != null) {
-                number("layers", roll.layers(), 1, MOST_LAYERS);
-            }
         }
-    }
-
-    /** The range that a size of a roll is taken in. */
-    public static LengthRange rollRange(String field) {
-        return switch (field) {
-            case "diameter" -> LengthRange.ROLL;
-            case "thickness" -> LengthRange.CLOTH_THICKNESS;
-            default -> LengthRange.CLOTH;
-        };
     }
 
     /** The range that a dimension is taken in. */
@@ -237,17 +240,10 @@ public final class FactCheck {
         }
         needed("loose", layer.loose());
         needed("pressed", layer.pressed());
-        length("loose", layer.loose(), LengthRange.LAYER);
-        length("pressed", layer.pressed(), LengthRange.LAYER);
     }
 
     private void quickSeat(Fact fact) {
         if (fact instanceof Fact.QuickSeatRead seat) {
-            if (seat.slots() != null) {
-                number("slots", seat.slots(), 1, MOST_SLOTS);
-            }
-            mass("zoneFrom", seat.zoneFrom(), MassRange.CHILD);
-            mass("zoneTo", seat.zoneTo(), MassRange.CHILD);
             boolean anyZone = seat.pass() != null || seat.zoneFrom() != null || seat.zoneTo() != null;
             if (anyZone) {
                 needed("indicator", seat.indicator());
@@ -312,34 +308,10 @@ public final class FactCheck {
                 && isBlank(taught.reason())) {
             problems.add(new FieldProblem("reason", "", "NEEDED", "", ""));
         }
-        if (fact instanceof Fact.CaregiverSigned signed) {
-            needed("initials", isBlank(signed.initials()) ? null : signed.initials());
-            if (!isBlank(signed.initials()) && signed.initials().strip().length() > LONGEST_INITIALS) {
-                problems.add(FieldProblem.outside("initials", signed.initials(), "1", LONGEST_INITIALS + " letters"));
-            }
-        }
-        if (fact instanceof Fact.CrashedSince crash) {
-            needed("on", crash.on());
-            if (crash.on() != null) {
-                date("on", crash.on(), today.minusYears(OLDEST_CHILD_YEARS), today);
-            }
-        }
-        if (fact instanceof Fact.UnitJoined joined) {
-            needed("rider", isBlank(joined.rider()) ? null : joined.rider());
-            needed("sheet", isBlank(joined.sheet()) ? null : joined.sheet());
-            if (joined.seatOf() != null && joined.seatOf().equals(joined.of())) {
-                problems.add(new FieldProblem("seatOf", joined.seatOf(), "NEEDED", "", ""));
-            }
-        }
-        if (fact instanceof Fact.CorrectionSigned signed) {
-            needed("entry", signed.entry());
-        }
-        if (fact instanceof Fact.Noted noted) {
-            if (isBlank(noted.text())) {
-                problems.add(new FieldProblem("text", "", "NEEDED", "", ""));
-            } else if (noted.text().length() > LONGEST_NOTE) {
-                problems.add(FieldProblem.outside("text", noted.text().length(), "1", LONGEST_NOTE + " characters"));
-            }
+        if (fact instanceof Fact.UnitJoined joined
+                && joined.seatOf() != null
+                && joined.seatOf().equals(joined.of())) {
+            problems.add(new FieldProblem("seatOf", joined.seatOf(), "NEEDED", "", ""));
         }
         if (fact instanceof Fact.SheetAdopted choice
                 && choice.adoption() == Fact.Adoption.DECLINED
@@ -350,9 +322,6 @@ public final class FactCheck {
             needed("role", isBlank(ordered.role()) ? null : ordered.role());
             needed("on", ordered.on());
             needed("reviewOn", ordered.reviewOn());
-            if (ordered.on() != null) {
-                date("on", ordered.on(), today.minusYears(OLDEST_CHILD_YEARS), today);
-            }
         }
         if (fact instanceof Fact.Screened screened) {
             screened(screened);
@@ -384,7 +353,9 @@ public final class FactCheck {
         }
     }
 
-    private void date(String field, LocalDate value, LocalDate lowest, LocalDate highest) {
+    private void date(String field, LocalDate value, DayBounds days) {
+        LocalDate lowest = days.lowest(today);
+        LocalDate highest = days.highest(today);
         if (value.isBefore(lowest) || value.isAfter(highest)) {
             problems.add(FieldProblem.outside(field, value, lowest, highest));
         }

@@ -1,6 +1,7 @@
 package app.layette.formats.json;
 
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.FactFields;
 import app.layette.core.entry.How;
 import app.layette.core.entry.PartialDate;
 import app.layette.core.entry.Question;
@@ -23,7 +24,6 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.math.BigDecimal;
 import java.util.Arrays;
-import java.util.Locale;
 import java.util.function.Function;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
@@ -77,8 +77,8 @@ public final class LayetteJson {
                 .addModule(values())
                 .addMixIn(Fact.class, FactKind.class)
                 .addMixIn(OutlinePoint.class, Pair.class)
-                .registerSubtypes(Arrays.stream(Fact.class.getPermittedSubclasses())
-                        .map(kind -> new NamedType(kind, kindOf(kind)))
+                .registerSubtypes(FactFields.byName().entrySet().stream()
+                        .map(kind -> new NamedType(kind.getValue(), kind.getKey()))
                         .toArray(NamedType[]::new))
                 .annotationIntrospector(new CamelCaseEnums())
                 // Records are their components: a question such as isTrainee() is not part of the document.
@@ -90,12 +90,6 @@ public final class LayetteJson {
                 .disable(DateTimeFeature.ADJUST_DATES_TO_CONTEXT_TIME_ZONE)
                 .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
                 .enable(EnumFeature.FAIL_ON_NUMBERS_FOR_ENUMS);
-    }
-
-    /** The name of a kind of fact in JSON: its class in lower camel case. */
-    public static String kindOf(Class<?> fact) {
-        String name = fact.getSimpleName();
-        return name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1);
     }
 
     private static SimpleModule values() {

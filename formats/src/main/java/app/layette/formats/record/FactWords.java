@@ -4,6 +4,8 @@ import app.layette.core.child.Sex;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Area;
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.FactField;
+import app.layette.core.entry.FactFields;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Misuse;
 import app.layette.core.entry.Question;
@@ -21,9 +23,7 @@ import app.layette.core.seat.SeatKind;
 import app.layette.core.vehicle.Belt;
 import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.SeatingPosition;
-import app.layette.formats.json.LayetteJson;
 import app.layette.formats.wording.Wording;
-import java.lang.reflect.RecordComponent;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -92,7 +92,7 @@ public final class FactWords {
 
     /** The kind of a fact, in words. */
     public String kind(Fact fact) {
-        return words.say("fact." + LayetteJson.kindOf(fact.getClass()));
+        return words.say("fact." + FactFields.nameOf(fact.getClass()));
     }
 
     /** What it says; empty where its kind says it all. */
@@ -127,12 +127,10 @@ public final class FactWords {
         if (fact instanceof Fact.SheetAdopted sheet) {
             said.add(sheet.of());
         }
-        for (RecordComponent component : fact.getClass().getRecordComponents()) {
-            Object value = value(fact, component);
-            if (value != null
-                    && !component.getName().equals("of")
-                    && !value.toString().isBlank()) {
-                said.add(say(component, value));
+        for (FactField field : FactFields.of(fact.getClass())) {
+            Object value = field.in(fact);
+            if (value != null && !field.isSubject() && !value.toString().isBlank()) {
+                said.add(say(field, value));
             }
         }
         return String.join(" · ", said);
@@ -142,14 +140,15 @@ public final class FactWords {
         return stands ? "" : " (" + words.say("record.takenBack") + ")";
     }
 
-    private String say(RecordComponent component, Object value) {
-        String key = "field." + component.getName();
-        String name = words.knows(key)
-                ? words.say(key)
-                : component.getName().replaceAll("([A-Z])", " $1").toLowerCase(Locale.ROOT);
-        if (component.getName().equals("gestationDays")) {
-            int days = (Integer) value;
-            return name + " " + days / DAYS_PER_WEEK + "+" + days % DAYS_PER_WEEK;
+    /** What a field is called. */
+    public String name(FactField field) {
+        return words.say("field." + field.name());
+    }
+
+    private String say(FactField field, Object value) {
+        String name = name(field);
+        if (field.isWeeks()) {
+            return name + " " + weeks((Integer) value);
         }
         boolean speaksForItself =
                 value instanceof Question || value instanceof Enum<?> && !(value instanceof Fact.Strap);
@@ -206,11 +205,8 @@ public final class FactWords {
                 .orElseGet(() -> constant.name().toLowerCase(Locale.ROOT).replace('_', ' '));
     }
 
-    private static Object value(Fact fact, RecordComponent component) {
-        try {
-            return component.getAccessor().invoke(fact);
-        } catch (ReflectiveOperationException e) {
-            throw new IllegalStateException("The fact " + fact + " cannot be read", e);
-        }
+    /** Days of a pregnancy as weeks and days, as they are typed too: 38+2. */
+    public static String weeks(int days) {
+        return days / DAYS_PER_WEEK + "+" + days % DAYS_PER_WEEK;
     }
 }

@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.core.entry.Area;
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.FactFields;
 import app.layette.core.entry.Misuse;
 import app.layette.core.measure.UnitSystem;
 import app.layette.formats.Examples;
-import app.layette.formats.json.LayetteJson;
 import app.layette.formats.wording.Wording;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
@@ -24,7 +24,7 @@ class FactWordsTest {
     @Test
     void everyKindOfFactHasItsWords() {
         assertThat(Fact.class.getPermittedSubclasses())
-                .extracting(kind -> "fact." + LayetteJson.kindOf(kind))
+                .extracting(kind -> "fact." + FactFields.nameOf(kind))
                 .allMatch(words::knows);
     }
 
