@@ -3,6 +3,7 @@ package app.layette.web.choice;
 import app.layette.core.choice.SeatAnswer;
 import app.layette.core.choice.WhichRestraint;
 import app.layette.core.coming.Coming;
+import app.layette.core.coming.DueKind;
 import app.layette.core.drawing.InSeatView;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Permission;
@@ -182,7 +183,12 @@ class ChoiceController {
                         .likely()
                         .map(day -> words.say(
                                 "choice.until",
-                                Map.of("day", Argument.of(day), "what", new Argument.OfKey("date." + coming.what()))))
+                                Map.of(
+                                        "day",
+                                        Argument.of(day),
+                                        "what",
+                                        new Argument.OfKey(
+                                                DueKind.of(coming.what()).key()))))
                         .orElse(words.say("choice.beyond")))
                 .orElse("");
     }

@@ -1,5 +1,6 @@
 package app.layette.web.due;
 
+import app.layette.core.coming.DueKind;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
@@ -64,6 +65,10 @@ class DueItems {
         /** Without what stands elsewhere, as it was read back before anything changed. */
         private Item asKept() {
             return new Item(fittingId, "", "", what, earliest, likely, latest, every, done, hiddenUntil, person, 0);
+        }
+
+        DueKind kind() {
+            return DueKind.ofKey(what);
         }
 
         Optional<Period> period() {

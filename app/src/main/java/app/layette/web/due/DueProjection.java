@@ -4,8 +4,9 @@ import app.layette.core.entry.Author;
 import app.layette.core.entry.Entry;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fitting.DatedEvent;
+import app.layette.core.fitting.Elsewhere;
 import app.layette.core.fitting.FittingPlan;
-import app.layette.core.fitting.FittingState;
+import app.layette.core.fitting.FollowUps;
 import app.layette.web.account.Point;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.FamilyErased;
@@ -16,7 +17,6 @@ import app.layette.web.shelf.Shelf;
 import app.layette.web.stock.Stock;
 import java.time.LocalDate;
 import java.time.Period;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
@@ -65,7 +65,7 @@ class DueProjection {
     private void project(UUID fitting, UUID point, FittingPlan plan) {
         List<DueItems.Mark> marks = items.marks(point, List.of(fitting));
         String person = whoSeesToIt(plan);
-        List<DueItems.Item> due = events(fitting, plan, viewing.point(point)).stream()
+        List<DueItems.Item> due = FollowUps.of(plan, elsewhere(fitting, plan, viewing.point(point))).stream()
                 .map(event -> item(fitting, event, marks, person))
                 .distinct()
                 .toList();
@@ -75,24 +75,14 @@ class DueProjection {
         }
     }
 
-    private List<DatedEvent> events(UUID fitting, FittingPlan plan, Point point) {
-        // Nothing comes due for a seat that was never fitted.
-        if (plan.state() == FittingState.NOT_FITTED || plan.state() == FittingState.TAUGHT) {
-            return List.of();
-        }
-        List<DatedEvent> events = new ArrayList<>(plan.dates());
-        stock.backOn(point.id(), fitting).ifPresent(day -> events.add(DatedEvent.once("date.SEAT_BACK", day)));
-        stock.newerSheet(fitting, point).ifPresent(day -> events.add(DatedEvent.once("date.LENT_SHEET", day)));
-        recalls.openSince(plan.situation(), point.zone())
-                .ifPresent(day -> events.add(DatedEvent.once("date.RECALL_OPEN", day)));
-        // While a fitting is open a newer sheet keeps its gate shut; afterwards somebody has to be told.
-        if (!plan.state().isUnderWay()) {
-            plan.situation().pendingVersions().stream()
-                    .map(sheet -> arrived(sheet, plan, point))
-                    .max(LocalDate::compareTo)
-                    .ifPresent(day -> events.add(DatedEvent.once("date.NEWER_SHEET", day)));
-        }
-        return events;
+    private Elsewhere elsewhere(UUID fitting, FittingPlan plan, Point point) {
+        return new Elsewhere(
+                stock.backOn(point.id(), fitting),
+                stock.newerSheet(fitting, point),
+                recalls.openSince(plan.situation(), point.zone()),
+                plan.situation().pendingVersions().stream()
+                        .map(sheet -> arrived(sheet, plan, point))
+                        .toList());
     }
 
     /** The last who may sign and entered something; where nobody did, who entered last. */
@@ -115,16 +105,14 @@ class DueProjection {
                 .orElse(plan.situation().today());
     }
 
-    /** What comes again counts from the day on which it was last done; what comes once is done when that day was. */
+    /** What comes once is done when it was done for that day. */
     private static DueItems.Item item(UUID fitting, DatedEvent event, List<DueItems.Mark> marks, String person) {
         List<DueItems.Mark> about =
                 marks.stream().filter(mark -> mark.what().equals(event.key())).toList();
-        LocalDate on = about.stream()
+        LocalDate on = event.after(about.stream()
                 .filter(mark -> mark.kind() == DueItems.Mark.Kind.DONE)
-                .flatMap(mark -> event.after(mark.day()).stream())
-                .filter(day -> day.isAfter(event.on()))
-                .max(LocalDate::compareTo)
-                .orElse(event.on());
+                .map(DueItems.Mark::day)
+                .toList());
         List<DueItems.Mark> onThatDay =
                 about.stream().filter(mark -> mark.dueOn().equals(on)).toList();
         return new DueItems.Item(

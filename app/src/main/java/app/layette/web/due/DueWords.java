@@ -12,7 +12,7 @@ final class DueWords {
     static String when(DueItems.Item item, Wording words) {
         boolean fixed = item.earliest().equals(item.likely()) && item.likely().equals(item.latest());
         DatedEvent event = new DatedEvent(
-                item.what(),
+                item.kind(),
                 item.likely(),
                 false,
                 fixed ? Optional.empty() : Optional.of(item.earliest()),

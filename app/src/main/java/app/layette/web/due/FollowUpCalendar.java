@@ -1,7 +1,6 @@
 package app.layette.web.due;
 
 import app.layette.core.finding.Argument;
-import app.layette.core.fitting.DatedEvent;
 import app.layette.formats.calendar.FollowUps;
 import app.layette.formats.calendar.FollowUps.FollowUp;
 import app.layette.formats.wording.Wording;
@@ -34,7 +33,7 @@ public class FollowUpCalendar {
     @Transactional(readOnly = true)
     public String ofFamily(UUID point, UUID fitting, Wording words) {
         List<DueItems.Item> theirs = items.of(point, fitting).stream()
-                .filter(item -> DatedEvent.isForTheFamily(item.what()))
+                .filter(item -> item.kind().isForTheFamily())
                 .toList();
         return calendar(theirs, item -> words.say(item.what()), words);
     }
@@ -75,9 +74,7 @@ public class FollowUpCalendar {
     private static Map<UUID, LocalDate> ends(List<DueItems.Item> due) {
         Map<UUID, LocalDate> ends = new HashMap<>();
         for (DueItems.Item item : due) {
-            boolean isLast =
-                    item.what().startsWith("date.OUTGROWN") || item.what().equals("date.EXPIRY");
-            if (isLast) {
+            if (item.kind().isEndOfUse()) {
                 LocalDate last = Optional.ofNullable(item.latest()).orElse(item.likely());
                 ends.merge(item.fittingId(), last, (one, other) -> one.isBefore(other) ? one : other);
             }

@@ -245,7 +245,7 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
         /** The earliest, and the last day of the restraint always; in their order. */
         private List<Mark> line() {
             List<DatedEvent> all = plan.dates().stream()
-                    .filter(event -> DatedEvent.isForTheFamily(event.key()))
+                    .filter(event -> event.kind().isForTheFamily())
                     .sorted(Comparator.comparing(DatedEvent::on))
                     .toList();
             List<DatedEvent> shown = all.size() <= MOST_MARKS

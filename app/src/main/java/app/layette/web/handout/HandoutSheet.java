@@ -6,7 +6,6 @@ import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Argument;
-import app.layette.core.fitting.DatedEvent;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.harness.HarnessSnug;
 import app.layette.core.practice.PracticeProfile;
@@ -139,7 +138,7 @@ public record HandoutSheet(
                                 .orElse("")
                         : "",
                 plan.dates().stream()
-                        .filter(event -> DatedEvent.isForTheFamily(event.key()))
+                        .filter(event -> event.kind().isForTheFamily())
                         .map(event -> new Coming(DateWords.when(event, words), words.say(event.key())))
                         .toList(),
                 situation

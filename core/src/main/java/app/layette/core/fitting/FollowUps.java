@@ -1,6 +1,7 @@
 package app.layette.core.fitting;
 
 import app.layette.core.coming.Coming;
+import app.layette.core.coming.DueKind;
 import app.layette.core.coming.Preparation;
 import app.layette.core.coming.WhatComesNext;
 import app.layette.core.condition.Expiry;
@@ -24,7 +25,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** What comes due for a family: looks that come again, papers, what growing brings, and what was left open. */
-final class FollowUps {
+public final class FollowUps {
     private static final Period INCH_TEST = Period.ofMonths(1);
     private static final Period REGISTRATION = Period.ofDays(14);
     /** A family that left with something open is asked within a week how it stands. */
@@ -48,14 +49,14 @@ final class FollowUps {
         if (crash.isPresent()) {
             // CND-3: nothing else matters to a seat that is not to be used.
             return List.of(
-                    DatedEvent.once("date.CRASHED_SINCE", crash.get().value().on()));
+                    DatedEvent.once(DueKind.CRASHED_SINCE, crash.get().value().on()));
         }
         due.papers();
         if (rulesDiffer) {
-            due.dates.add(DatedEvent.once("date.RULES_DIFFER", situation.today()));
+            due.dates.add(DatedEvent.once(DueKind.RULES_DIFFER, situation.today()));
         }
         if (AfterTheEnd.in(situation.everything()).isAnyWaiting()) {
-            due.dates.add(DatedEvent.once("date.CORRECTION_WAITS", situation.today()));
+            due.dates.add(DatedEvent.once(DueKind.CORRECTION_WAITS, situation.today()));
         }
         situation.expected().ifPresent(due::beforeBirth);
         situation.ended().ifPresent(due::afterTheEnd);
@@ -67,19 +68,41 @@ final class FollowUps {
                 .toList();
     }
 
+    /**
+     * Everything that comes due of a fitting, with what is known of it elsewhere at its point.
+     *
+     * @return nothing for a seat that was never fitted
+     */
+    public static List<DatedEvent> of(FittingPlan plan, Elsewhere elsewhere) {
+        if (plan.state() == FittingState.NOT_FITTED || plan.state() == FittingState.TAUGHT) {
+            return List.of();
+        }
+        List<DatedEvent> all = new ArrayList<>(plan.dates());
+        elsewhere.seatBack().ifPresent(day -> all.add(DatedEvent.once(DueKind.SEAT_BACK, day)));
+        elsewhere.lentSheet().ifPresent(day -> all.add(DatedEvent.once(DueKind.LENT_SHEET, day)));
+        elsewhere.recallOpen().ifPresent(day -> all.add(DatedEvent.once(DueKind.RECALL_OPEN, day)));
+        // While a fitting is open a newer sheet keeps its gate shut; afterwards somebody has to be told.
+        if (!plan.state().isUnderWay()) {
+            elsewhere.newerSheets().stream()
+                    .max(LocalDate::compareTo)
+                    .ifPresent(day -> all.add(DatedEvent.once(DueKind.NEWER_SHEET, day)));
+        }
+        return List.copyOf(all);
+    }
+
     /** CND-1, CND-4 and SUIT-7: expiry, recall look-up and the review of an order. */
     private void papers() {
         Expiry.of(situation)
                 .flatMap(Expiry.LastDay::lastDay)
-                .ifPresent(day -> dates.add(DatedEvent.once("date.EXPIRY", day)));
+                .ifPresent(day -> dates.add(DatedEvent.once(DueKind.EXPIRY, day)));
         Orders.standing(situation)
                 .map(Ordered::reviewOn)
-                .ifPresent(day -> dates.add(DatedEvent.once("date.ORDER_REVIEW", day)));
+                .ifPresent(day -> dates.add(DatedEvent.once(DueKind.ORDER_REVIEW, day)));
         Period recall = Period.ofDays(situation.practice().profile().recallDays());
         situation
                 .answer(Question.RECALL)
                 .ifPresent(answer -> dates.add(
-                        DatedEvent.again("date.RECALL_AGAIN", answer.on().plus(recall), recall)));
+                        DatedEvent.again(DueKind.RECALL_AGAIN, answer.on().plus(recall), recall)));
     }
 
     /** What stays in the car goes in before the birth; from the day that it is due somebody asks whether it is born. */
@@ -87,10 +110,10 @@ final class FollowUps {
         LocalDate due = expected.value().due();
         if (situation.prepared().isEmpty() && situation.ended().isEmpty()) {
             Preparation proposed = Preparation.of(due, false, Optional.empty(), expected.on());
-            dates.add(DatedEvent.once("date.PREPARE_BASE", proposed.by()));
+            dates.add(DatedEvent.once(DueKind.PREPARE_BASE, proposed.by()));
         }
         if (situation.ended().isEmpty()) {
-            dates.add(DatedEvent.once("date.BIRTH_DUE", due));
+            dates.add(DatedEvent.once(DueKind.BIRTH_DUE, due));
         }
     }
 
@@ -98,13 +121,13 @@ final class FollowUps {
         LocalDate day = ended.on();
         Ending ending = ended.value().ending();
         if (ending == Ending.HANDED_OVER) {
-            dates.add(DatedEvent.again("date.MONTHLY_INCH_TEST", day.plus(INCH_TEST), INCH_TEST));
+            dates.add(DatedEvent.again(DueKind.MONTHLY_INCH_TEST, day.plus(INCH_TEST), INCH_TEST));
             if (!Registration.isSettled(situation)) {
-                dates.add(DatedEvent.once("date.REGISTRATION_CARD", day.plus(REGISTRATION)));
+                dates.add(DatedEvent.once(DueKind.REGISTRATION_CARD, day.plus(REGISTRATION)));
             }
         }
         if (ending == Ending.LEFT_WITH_OPEN_FINDINGS) {
-            dates.add(DatedEvent.once("date.LEFT_OPEN", day.plus(LEFT_OPEN)));
+            dates.add(DatedEvent.once(DueKind.LEFT_OPEN, day.plus(LEFT_OPEN)));
         }
     }
 
@@ -112,18 +135,18 @@ final class FollowUps {
     private void growing(Coming coming) {
         Outlook outlook = coming.outlook();
         if (!outlook.reached() && outlook.earliest().isPresent()) {
-            dates.add(dated("date." + coming.what(), outlook));
+            dates.add(dated(DueKind.of(coming.what()), outlook));
         }
     }
 
-    private static DatedEvent dated(String key, Outlook outlook) {
+    private static DatedEvent dated(DueKind kind, Outlook outlook) {
         if (outlook.likely().isEmpty()) {
-            return DatedEvent.after(key, outlook.horizon(), outlook.earliest());
+            return DatedEvent.after(kind, outlook.horizon(), outlook.earliest());
         }
         boolean fixed = outlook.earliest().equals(outlook.latest());
         LocalDate likely = outlook.likely().get();
         return fixed
-                ? DatedEvent.once(key, likely)
-                : DatedEvent.between(key, likely, outlook.earliest(), outlook.latest());
+                ? DatedEvent.once(kind, likely)
+                : DatedEvent.between(kind, likely, outlook.earliest(), outlook.latest());
     }
 }

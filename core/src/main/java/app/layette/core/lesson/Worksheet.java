@@ -1,6 +1,7 @@
 package app.layette.core.lesson;
 
 import app.layette.core.coming.Coming;
+import app.layette.core.coming.DueKind;
 import app.layette.core.coming.WhatComesNext;
 import app.layette.core.entry.Fact.Dimension;
 import app.layette.core.entry.Situation;
@@ -119,7 +120,7 @@ public record Worksheet(List<Item> items) {
                 "a",
                 Map.of(
                         "what",
-                        new Argument.OfKey("date." + coming.what()),
+                        new Argument.OfKey(DueKind.of(coming.what()).key()),
                         "day",
                         Argument.of(coming.outlook().likely().orElseThrow())));
     }

@@ -101,7 +101,7 @@ class WhatComesNextTest {
     @Test
     void thePlanCarriesTheDatesWithTheirRange() {
         assertThat(FittingBuilder.ready().plan().dates())
-                .filteredOn(event -> event.key().equals("date.NEXT_SLOT"))
+                .filteredOn(event -> event.kind() == DueKind.NEXT_SLOT)
                 .singleElement()
                 .satisfies(event -> {
                     assertThat(event.earliest()).isPresent();

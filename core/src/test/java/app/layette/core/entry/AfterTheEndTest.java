@@ -2,6 +2,7 @@ package app.layette.core.entry;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.layette.core.coming.DueKind;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.measure.Mass;
@@ -49,7 +50,7 @@ class AfterTheEndTest {
         Entry correction = correct(new Author("x", role), weighed(), new Fact.Weighed("r1", CORRECTED));
         assertThat(weight()).isEqualTo(waits ? WAS : CORRECTED);
         assertThat(AfterTheEnd.in(fitting.entries()).waits(correction.id())).isEqualTo(waits);
-        assertThat(fitting.plan().dates().stream().anyMatch(date -> date.key().equals("date.CORRECTION_WAITS")))
+        assertThat(fitting.plan().dates().stream().anyMatch(date -> date.kind() == DueKind.CORRECTION_WAITS))
                 .as("it is due to sign for it")
                 .isEqualTo(waits);
     }

@@ -2,6 +2,8 @@ package app.layette.core.fitting;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.layette.core.coming.Coming;
+import app.layette.core.coming.DueKind;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Ending;
 import app.layette.core.entry.Question;
@@ -10,7 +12,9 @@ import app.layette.core.gate.ConclusionState;
 import app.layette.core.ride.EarlierClearing;
 import app.layette.core.rule.Conclusion;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -26,9 +30,9 @@ class FollowUpsTest {
         return FittingBuilder.ready().add(new Fact.Ended("u1", ending, "said", "offered", "told"));
     }
 
-    private static Optional<DatedEvent> event(FittingBuilder fitting, String key) {
+    private static Optional<DatedEvent> event(FittingBuilder fitting, DueKind kind) {
         return fitting.plan().dates().stream()
-                .filter(each -> each.key().equals("date." + key))
+                .filter(each -> each.kind() == kind)
                 .findFirst();
     }
 
@@ -43,8 +47,8 @@ class FollowUpsTest {
         "NOT_FITTED, MONTHLY_INCH_TEST,",
         "NOT_FITTED, LEFT_OPEN,"
     })
-    void eachEndingHasItsFollowUps(Ending ending, String key, LocalDate day) {
-        assertThat(event(ended(ending), key).map(DatedEvent::on)).isEqualTo(Optional.ofNullable(day));
+    void eachEndingHasItsFollowUps(Ending ending, DueKind kind, LocalDate day) {
+        assertThat(event(ended(ending), kind).map(DatedEvent::on)).isEqualTo(Optional.ofNullable(day));
     }
 
     /** CND-4: not known to be sent is still to be sent. */
@@ -54,14 +58,14 @@ class FollowUpsTest {
         FittingBuilder fitting = FittingBuilder.ready()
                 .answer(Question.REGISTRATION, answer)
                 .add(new Fact.Ended("u1", Ending.HANDED_OVER, null, null, null));
-        assertThat(event(fitting, "REGISTRATION_CARD").isPresent()).isEqualTo(due);
+        assertThat(event(fitting, DueKind.REGISTRATION_CARD).isPresent()).isEqualTo(due);
     }
 
     /** CND-3: a crash after the end is a call, and puts an end to everything else that would come due. */
     @Test
     void aCrashSinceIsTheOnlyThingThatIsDue() {
         FittingBuilder fitting = ended(Ending.HANDED_OVER).add(new Fact.CrashedSince("u1", TODAY));
-        assertThat(fitting.plan().dates()).containsExactly(DatedEvent.once("date.CRASHED_SINCE", TODAY));
+        assertThat(fitting.plan().dates()).containsExactly(DatedEvent.once(DueKind.CRASHED_SINCE, TODAY));
         assertThat(fitting.plan().state()).isEqualTo(FittingState.HANDED_OVER);
         assertThat(EarlierClearing.in(fitting.plan()).orElseThrow().failed())
                 .extracting(ConclusionState::conclusion)
@@ -74,12 +78,70 @@ class FollowUpsTest {
 
     @Test
     void whatComesAgainCountsFromTheDayOnWhichItWasDone() {
-        DatedEvent inch = event(ended(Ending.HANDED_OVER), "MONTHLY_INCH_TEST").orElseThrow();
-        assertThat(inch.after(LocalDate.of(2027, 1, 31))).contains(LocalDate.of(2027, 2, 28));
-        DatedEvent recall = event(ended(Ending.HANDED_OVER), "RECALL_AGAIN").orElseThrow();
-        assertThat(recall.after(TODAY)).contains(TODAY.plusDays(30));
-        assertThat(event(ended(Ending.HANDED_OVER), "EXPIRY").orElseThrow().after(TODAY))
-                .isEmpty();
+        DatedEvent inch =
+                event(ended(Ending.HANDED_OVER), DueKind.MONTHLY_INCH_TEST).orElseThrow();
+        LocalDate last = LocalDate.of(2027, 1, 31);
+        assertThat(inch.after(List.of())).isEqualTo(inch.on());
+        assertThat(inch.after(List.of(last.minusDays(40), last))).isEqualTo(LocalDate.of(2027, 2, 28));
+        assertThat(inch.after(List.of(inch.on().minusYears(1))))
+                .as("done long before it was due")
+                .isEqualTo(inch.on());
+        DatedEvent recall =
+                event(ended(Ending.HANDED_OVER), DueKind.RECALL_AGAIN).orElseThrow();
+        assertThat(recall.after(List.of(TODAY.plusDays(3)))).isEqualTo(TODAY.plusDays(33));
+        DatedEvent expiry = event(ended(Ending.HANDED_OVER), DueKind.EXPIRY).orElseThrow();
+        assertThat(expiry.after(List.of(TODAY))).isEqualTo(expiry.on());
+    }
+
+    /** What a point knows besides the record comes due too: nothing for what was never fitted, a sheet only afterwards. */
+    @ParameterizedTest
+    @CsvSource({
+        "HANDED_OVER, SEAT_BACK LENT_SHEET RECALL_OPEN NEWER_SHEET",
+        "LEFT_WITH_OPEN_FINDINGS, SEAT_BACK LENT_SHEET RECALL_OPEN NEWER_SHEET",
+        "NOT_FITTED, ''",
+        ", SEAT_BACK LENT_SHEET RECALL_OPEN"
+    })
+    void whatIsKnownElsewhereComesDue(Ending ending, String kinds) {
+        FittingPlan plan = (ending == null ? FittingBuilder.ready() : ended(ending)).plan();
+        Elsewhere elsewhere = new Elsewhere(
+                Optional.of(TODAY.plusDays(1)),
+                Optional.of(TODAY),
+                Optional.of(TODAY.minusDays(1)),
+                List.of(TODAY.minusDays(5), TODAY.minusDays(2)));
+        List<DatedEvent> all = FollowUps.of(plan, elsewhere);
+        Set<DueKind> more = all.stream()
+                .filter(each -> !plan.dates().contains(each))
+                .map(DatedEvent::kind)
+                .collect(Collectors.toSet());
+        assertThat(more)
+                .isEqualTo(Arrays.stream(kinds.split(" "))
+                        .filter(each -> !each.isEmpty())
+                        .map(DueKind::valueOf)
+                        .collect(Collectors.toSet()));
+        assertThat(all)
+                .filteredOn(each -> each.kind() == DueKind.NEWER_SHEET)
+                .allSatisfy(each -> assertThat(each.on()).isEqualTo(TODAY.minusDays(2)));
+        if (ending != Ending.NOT_FITTED) {
+            assertThat(FollowUps.of(plan, Elsewhere.NOTHING)).isEqualTo(plan.dates());
+        }
+    }
+
+    @Test
+    void aFamilyIsNotToldOfWorkThatIsThePointsOwnAndUseEndsWithTheRestraint() {
+        assertThat(DueKind.values())
+                .filteredOn(each -> !each.isForTheFamily())
+                .containsExactly(DueKind.RULES_DIFFER, DueKind.CORRECTION_WAITS);
+        assertThat(DueKind.values())
+                .filteredOn(DueKind::isEndOfUse)
+                .containsExactly(
+                        DueKind.EXPIRY,
+                        DueKind.OUTGROWN_BY_WEIGHT,
+                        DueKind.OUTGROWN_BY_LENGTH,
+                        DueKind.OUTGROWN_BY_HEAD_ROOM);
+        assertThat(Coming.What.values())
+                .allSatisfy(what -> assertThat(DueKind.of(what).name()).isEqualTo(what.name()));
+        assertThat(DueKind.values())
+                .allSatisfy(each -> assertThat(DueKind.ofKey(each.key())).isEqualTo(each));
     }
 
     @Test

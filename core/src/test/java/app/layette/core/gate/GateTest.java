@@ -3,6 +3,7 @@ package app.layette.core.gate;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.layette.core.coming.DueKind;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact;
@@ -393,9 +394,9 @@ class GateTest {
         Fact.Decision before = new Fact.Decision("0.1.0", List.of("WEIGHT"));
         FittingPlan plan = spoiled.add(ended.decidedBy(before)).plan();
         assertThat(plan.state()).isEqualTo(FittingState.HANDED_OVER);
-        assertThat(plan.dates()).extracting(DatedEvent::key).contains("date.RULES_DIFFER");
+        assertThat(plan.dates()).extracting(DatedEvent::kind).contains(DueKind.RULES_DIFFER);
         FittingPlan alike = FittingBuilder.ready().add(ended.decidedBy(before)).plan();
-        assertThat(alike.dates()).extracting(DatedEvent::key).doesNotContain("date.RULES_DIFFER");
+        assertThat(alike.dates()).extracting(DatedEvent::kind).doesNotContain(DueKind.RULES_DIFFER);
         FittingPlan forged = FittingBuilder.ready()
                 .acted(Act.TIGHTENED)
                 .add(ended.decidedBy(new Fact.Decision(FittingPlanner.ENGINE_VERSION, List.of("WEIGHT"))))
