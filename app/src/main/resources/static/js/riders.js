@@ -7,7 +7,6 @@
   const ARROWS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
   const RIDER = "rider/";
   const SEAT = "seat/";
-  const OWN = "own";
   const PERSON = "p";
 
   const form = () => document.getElementById("seating");
