@@ -18,7 +18,7 @@ import org.jsoup.nodes.TextNode;
 import org.jsoup.parser.Parser;
 import org.junit.jupiter.api.Test;
 
-/** No sentence stands in a template or in a script: each is a key of the bundles, so that a language is one file. */
+/** No sentence stands in a template, a script or a style sheet: each is a key of the bundles, so that a language is one file. */
 class LiteralsTest {
     private static final Path RESOURCES = Path.of("src", "main", "resources");
     private static final Pattern WORD = Pattern.compile("\\p{L}{2,}");
@@ -101,6 +101,22 @@ class LiteralsTest {
 
     private static boolean hasWord(String text) {
         return WORD.matcher(NAMES.matcher(text).replaceAll(" ")).find();
+    }
+
+    /** A word that a style sheet puts on the page is in no language file either. */
+    @Test
+    void noneInAStyleSheet() throws IOException {
+        List<String> found = new ArrayList<>();
+        Pattern content = Pattern.compile("content:\\s*\"([^\"]*)\"");
+        for (Path sheet : files(RESOURCES.resolve("static"), ".css")) {
+            Matcher said = content.matcher(Files.readString(sheet));
+            while (said.find()) {
+                if (hasWord(said.group(1))) {
+                    found.add(sheet.getFileName() + ": " + said.group(1));
+                }
+            }
+        }
+        assertThat(found).isEmpty();
     }
 
     @Test
