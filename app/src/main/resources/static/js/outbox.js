@@ -664,6 +664,31 @@ window.layette = window.layette ?? {};
     }
   });
 
+  // What a page still asks for itself is about what a form may just have taken away: it is not asked while one is sent.
+  let leaving = 0;
+  const left = (by) => {
+    leaving += by;
+    if (leaving) {
+      document.querySelectorAll("main [hx-get]").forEach((asking) => window.htmx?.trigger(asking, "htmx:abort"));
+    }
+  };
+  document.addEventListener("htmx:beforeRequest", (event) => {
+    if (leaving && event.target.closest?.("main")) {
+      event.preventDefault();
+    }
+  });
+
+  /** What a form is answered with, and nothing else meanwhile. */
+  const answerTo = async (form, body) => {
+    left(1);
+    try {
+      const response = await post(form.getAttribute("action") || location.pathname, body, {});
+      return { response, html: response === null ? "" : await response.text() };
+    } finally {
+      left(-1);
+    }
+  };
+
   const direct = async (form, button) => {
     const data = new FormData(form);
     if (button.name && button !== form) {
@@ -671,16 +696,16 @@ window.layette = window.layette ?? {};
     }
     const body = form.enctype === "multipart/form-data" ? data : new URLSearchParams(data);
     try {
-      const response = await post(form.getAttribute("action") || location.pathname, body, {});
+      const { response, html } = await answerTo(form, body);
       if (response === null) {
         signedOut = true;
         typed.keep(form);
         show();
         steady.say(say("signedOutKept"));
       } else if (response.ok || response.status === 422) {
-        arrive(response, await response.text(), form);
+        arrive(response, html, form);
       } else {
-        steady.say(reasonOf(await response.text()).refused);
+        steady.say(reasonOf(html).refused);
       }
     } catch {
       steady.say(say("noConnection"));
