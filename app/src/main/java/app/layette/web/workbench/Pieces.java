@@ -55,8 +55,8 @@ public record Pieces(Map<String, String> prints, Set<String> sent) {
     private static String print(Object drawnFrom) {
         String text = drawnFrom.toString();
         int second = 0;
-        for (int i = 0; i < text.length(); i++) {
-            second = second * PRIME + text.charAt(i);
+        for (char each : text.toCharArray()) {
+            second = second * PRIME + each;
         }
         return Integer.toHexString(text.hashCode()) + Integer.toHexString(second) + Integer.toHexString(text.length());
     }

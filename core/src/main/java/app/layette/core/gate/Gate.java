@@ -8,22 +8,36 @@ import app.layette.core.rule.Conclusion;
 import app.layette.core.rule.Missing;
 import app.layette.core.rule.Rule;
 import app.layette.core.rule.Verdict;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
-/**
- * All required conclusions of a method and how they stand.
- *
- * @param conclusions in the order of the work; never empty
- */
-public record Gate(List<ConclusionState> conclusions) {
+/** All required conclusions of a method and how they stand. */
+public final class Gate {
     private static final System.Logger LOG = System.getLogger(Gate.class.getName());
 
-    public Gate {
+    private final Map<Conclusion, ConclusionState> states = new LinkedHashMap<>();
+    private final List<ConclusionState> conclusions;
+
+    /**
+     * A gate over these.
+     *
+     * @param conclusions in the order of the work, each once
+     * @throws IllegalArgumentException when there are none
+     */
+    public Gate(List<ConclusionState> conclusions) {
         if (conclusions.isEmpty()) {
             throw new IllegalArgumentException("A gate without required conclusions would let everything through");
         }
-        conclusions = List.copyOf(conclusions);
+        this.conclusions = List.copyOf(conclusions);
+        // Asked for one by one, from every step and for every page: found at once.
+        conclusions.forEach(each -> states.putIfAbsent(each.conclusion(), each));
+    }
+
+    /** All that are required, in the order of the work; never empty. */
+    public List<ConclusionState> conclusions() {
+        return conclusions;
     }
 
     public static Gate judge(RuleBook rules, Situation situation, Method method) {
@@ -58,9 +72,7 @@ public record Gate(List<ConclusionState> conclusions) {
 
     /** How one conclusion stands; empty when the method does not require it. */
     public Optional<ConclusionState> state(Conclusion conclusion) {
-        return conclusions.stream()
-                .filter(each -> each.conclusion() == conclusion)
-                .findFirst();
+        return Optional.ofNullable(states.get(conclusion));
     }
 
     /** How one conclusion stands in a situation; a rule that is missing or throws is broken, never passed. */
