@@ -49,18 +49,18 @@ public final class AirbagOff extends AtPlace {
         Evidence<Airbag> airbag = position.airbag();
         if (airbag.value().isEmpty()) {
             return Verdict.judged(at(
-                    Finding.of(RuleCode.CAB_1, Weight.NOT_KNOWN, "airbagNotKnown")
+                    Finding.of(Weight.NOT_KNOWN, "finding.CAB-1.airbagNotKnown")
                             .lacks(SheetValue.AIRBAG)
                             .from(airbag),
                     position));
         }
         return switch (airbag.value().get()) {
             case ACTIVE ->
-                Verdict.judged(at(
-                        Finding.of(RuleCode.CAB_1, Weight.STOP, "airbagActive").from(airbag), position));
+                Verdict.judged(
+                        at(Finding.of(Weight.STOP, "finding.CAB-1.airbagActive").from(airbag), position));
             case NONE ->
                 Verdict.judged(
-                        at(Finding.of(RuleCode.CAB_1, Weight.HOLDS, "noAirbag").from(airbag), position));
+                        at(Finding.of(Weight.HOLDS, "finding.CAB-1.noAirbag").from(airbag), position));
             case OFF_CONFIRMED -> off(situation, position);
         };
     }
@@ -70,15 +70,15 @@ public final class AirbagOff extends AtPlace {
         Permission mayBeOff = situation.permission(PermissionKey.FRONT_AIRBAG_OFF, Speaker.CAR, Permission.ALLOWED);
         if (mayBeOff != Permission.ALLOWED) {
             Finding.Builder finding = mayBeOff == Permission.NOT_ALLOWED
-                    ? Finding.of(RuleCode.CAB_1, Weight.STOP, "airbagNotSwitched")
-                    : Finding.of(RuleCode.CAB_1, Weight.NOT_KNOWN, "airbagNotKnown")
+                    ? Finding.of(Weight.STOP, "finding.CAB-1.airbagNotSwitched")
+                    : Finding.of(Weight.NOT_KNOWN, "finding.CAB-1.airbagNotKnown")
                             .toldBy(PermissionKey.FRONT_AIRBAG_OFF);
             return Verdict.judged(at(finding.from(airbag), position));
         }
         boolean seenHere = airbag.source().filter(Source::isSeen).isPresent();
         return seenHere
                 ? Verdict.judged(
-                        at(Finding.of(RuleCode.CAB_1, Weight.HOLDS, "airbagOff").from(airbag), position))
+                        at(Finding.of(Weight.HOLDS, "finding.CAB-1.airbagOff").from(airbag), position))
                 : new AnsweredByEye(Question.AIRBAG_LAMP).judge(situation);
     }
 

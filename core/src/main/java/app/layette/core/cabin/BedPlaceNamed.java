@@ -46,11 +46,11 @@ public final class BedPlaceNamed implements Rule {
                 .map(list -> list.contains(place) ? Permission.ALLOWED : Permission.NOT_ALLOWED)
                 .orElse(Permission.NOT_KNOWN);
         Finding.Builder finding = switch (situation.permission(PermissionKey.CAR_BED_POSITION, Speaker.SEAT, ofPlace)) {
-            case ALLOWED -> Finding.of(RuleCode.CAB_11, Weight.HOLDS, "bedPlaceNamed");
+            case ALLOWED -> Finding.of(Weight.HOLDS, "finding.CAB-11.bedPlaceNamed");
             case NOT_ALLOWED ->
-                Finding.of(RuleCode.CAB_11, Weight.STOP, "bedPlaceNotNamed").changedBy("OTHER_PLACE");
+                Finding.of(Weight.STOP, "finding.CAB-11.bedPlaceNotNamed").changedBy("OTHER_PLACE");
             case NOT_KNOWN ->
-                Finding.of(RuleCode.CAB_11, Weight.NOT_KNOWN, "bedPlacesNotKnown")
+                Finding.of(Weight.NOT_KNOWN, "finding.CAB-11.bedPlacesNotKnown")
                         .changedBy("SEAT_MANUAL")
                         .toldBy(PermissionKey.CAR_BED_POSITION);
         };

@@ -39,16 +39,22 @@ public final class FacesForward extends AtPlace {
     private static Finding.Builder vehicleSeat(Situation situation, SeatingPosition position) {
         Evidence<Facing> facing = position.facing();
         if (facing.value().isEmpty()) {
-            return Finding.of(RuleCode.CAB_2, Weight.NOT_KNOWN, "facingNotKnown")
+            return Finding.of(Weight.NOT_KNOWN, "finding.CAB-2.facingNotKnown")
                     .lacks(SheetValue.FACING)
                     .from(facing);
         }
         return switch (facing.value().get()) {
-            case FORWARD -> Finding.of(RuleCode.CAB_2, Weight.HOLDS, "forward").from(facing);
+            case FORWARD -> Finding.of(Weight.HOLDS, "finding.CAB-2.forward").from(facing);
             case FOLDED_OR_DAMAGED ->
-                Finding.of(RuleCode.CAB_2, Weight.STOP, "folded").from(facing);
+                Finding.of(Weight.STOP, "finding.CAB-2.folded").from(facing);
             case SIDEWAYS, REARWARD ->
-                PlaceRules.permitted(situation, RuleCode.CAB_2, PermissionKey.UNUSUAL_VEHICLE_SEAT, "unusual");
+                PlaceRules.permitted(
+                        situation,
+                        PermissionKey.UNUSUAL_VEHICLE_SEAT,
+                        new PlaceRules.ByPage(
+                                "finding.CAB-2.unusualAllowed",
+                                "finding.CAB-2.unusualNotAllowed",
+                                "finding.CAB-2.unusualNotKnown"));
         };
     }
 }

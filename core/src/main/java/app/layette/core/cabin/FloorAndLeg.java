@@ -1,7 +1,5 @@
 package app.layette.core.cabin;
 
-import static app.layette.core.finding.RuleCode.CAB_8;
-
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
@@ -72,13 +70,14 @@ public final class FloorAndLeg implements Rule {
         }
         Evidence<LegUse> leg = situation.seat().map(SeatSheet::leg).orElseThrow();
         if (leg.value().isEmpty()) {
-            return Verdict.judged(Finding.of(CAB_8, Weight.NOT_KNOWN, "legNotKnown")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.CAB-8.legNotKnown")
                     .lacks(SheetValue.LEG)
                     .from(leg)
                     .changedBy("SEAT_MANUAL"));
         }
         if (leg.value().get() == LegUse.NO_LEG) {
-            return Verdict.judged(Finding.of(CAB_8, Weight.HOLDS, "noLeg").from(leg));
+            return Verdict.judged(
+                    Finding.of(Weight.HOLDS, "finding.CAB-8.noLeg").from(leg));
         }
         return new AnsweredByEye(Question.LEG, FloorAndLeg::used).judge(situation);
     }
@@ -87,23 +86,23 @@ public final class FloorAndLeg implements Rule {
     public static Finding beforehand(Situation situation) {
         Evidence<LegUse> leg = situation.seat().map(SeatSheet::leg).orElse(Evidence.notLooked());
         if (leg.value().isEmpty()) {
-            return Finding.of(CAB_8, Weight.NOT_KNOWN, "legNotKnown")
+            return Finding.of(Weight.NOT_KNOWN, "finding.CAB-8.legNotKnown")
                     .from(leg)
                     .changedBy("SEAT_MANUAL")
                     .build();
         }
         if (leg.value().get() == LegUse.NO_LEG) {
-            return Finding.of(CAB_8, Weight.HOLDS, "noLeg").from(leg).build();
+            return Finding.of(Weight.HOLDS, "finding.CAB-8.noLeg").from(leg).build();
         }
         Finding standing = standing(situation).changedBy("OTHER_PLACE").build();
         if (standing.weight() == Weight.HOLDS) {
-            return Finding.of(CAB_8, Weight.HOLDS, "floorForLeg").build();
+            return Finding.of(Weight.HOLDS, "finding.CAB-8.floorForLeg").build();
         }
         boolean maybeLeftOut = standing.weight() == Weight.STOP
                 && leg.value().get() == LegUse.WHEN_POSSIBLE
                 && situation.permission(PermissionKey.LOAD_LEG_OMITTED) == Permission.ALLOWED;
         return maybeLeftOut
-                ? Finding.of(CAB_8, Weight.ADVISE, "storageLeavesLegOut")
+                ? Finding.of(Weight.ADVISE, "finding.CAB-8.storageLeavesLegOut")
                         .changedBy("OTHER_PLACE")
                         .build()
                 : standing;
@@ -120,11 +119,13 @@ public final class FloorAndLeg implements Rule {
 
     /** How far a base may stand lifted by its leg is the sheet's; the rest is as when it stands on the cushion. */
     private static Finding.Builder lifted(Situation situation) {
-        Permission mayLift = situation.permission(PermissionKey.BASE_LIFTED_BY_LEG);
-        return mayLift == Permission.ALLOWED
-                ? standing(situation).changedBy("OTHER_PLACE")
-                : PlaceRules.permitted(situation, CAB_8, PermissionKey.BASE_LIFTED_BY_LEG, "lifted")
-                        .changedBy("LEG");
+        return PlaceRules.refused(
+                        situation,
+                        PermissionKey.BASE_LIFTED_BY_LEG,
+                        "finding.CAB-8.liftedNotAllowed",
+                        "finding.CAB-8.liftedNotKnown")
+                .map(refused -> refused.changedBy("LEG"))
+                .orElseGet(() -> standing(situation).changedBy("OTHER_PLACE"));
     }
 
     /** A leg that could stand has to; where it cannot, the sheet must let the base do without. */
@@ -132,32 +133,40 @@ public final class FloorAndLeg implements Rule {
         boolean always =
                 situation.seat().map(SeatSheet::leg).flatMap(Evidence::value).orElseThrow() == LegUse.ALWAYS;
         if (always) {
-            return Finding.of(CAB_8, Weight.STOP, "legAlways").changedBy("OTHER_PLACE");
+            return Finding.of(Weight.STOP, "finding.CAB-8.legAlways").changedBy("OTHER_PLACE");
         }
         Finding standing = standing(situation).build();
         if (standing.weight() == Weight.HOLDS) {
-            return Finding.of(CAB_8, Weight.FIX, "legCouldStand").changedBy("LEG");
+            return Finding.of(Weight.FIX, "finding.CAB-8.legCouldStand").changedBy("LEG");
         }
         if (standing.weight() == Weight.NOT_KNOWN) {
-            return Finding.of(CAB_8, Weight.NOT_KNOWN, standing.reason()).changedBy("CAR_MANUAL");
+            return Finding.of(Weight.NOT_KNOWN, standing.message()).changedBy("CAR_MANUAL");
         }
-        Permission without = situation.permission(PermissionKey.LOAD_LEG_OMITTED);
-        return without == Permission.ALLOWED
-                ? Finding.of(CAB_8, Weight.ADVISE, "legLeftOut").changedBy("OTHER_PLACE")
-                : PlaceRules.permitted(situation, CAB_8, PermissionKey.LOAD_LEG_OMITTED, "legOmitted")
-                        .changedBy("OTHER_PLACE");
+        return PlaceRules.refused(
+                        situation,
+                        PermissionKey.LOAD_LEG_OMITTED,
+                        "finding.CAB-8.legOmittedNotAllowed",
+                        "finding.CAB-8.legOmittedNotKnown")
+                .orElseGet(() -> Finding.of(Weight.ADVISE, "finding.CAB-8.legLeftOut"))
+                .changedBy("OTHER_PLACE");
     }
 
     private static Finding.Builder standing(Situation situation) {
         Evidence<Floor> floor = situation.position().map(SeatingPosition::floor).orElse(Evidence.notLooked());
         if (floor.value().isEmpty()) {
-            return Finding.of(CAB_8, Weight.NOT_KNOWN, "floorNotKnown")
+            return Finding.of(Weight.NOT_KNOWN, "finding.CAB-8.floorNotKnown")
                     .lacks(SheetValue.FLOOR)
                     .from(floor)
                     .changedBy("CAR_MANUAL");
         }
         return floor.value().get() == Floor.STORAGE
-                ? PlaceRules.permitted(situation, CAB_8, PermissionKey.LEG_OVER_STORAGE, "storage")
-                : Finding.of(CAB_8, Weight.HOLDS, "lockedOnFloor").from(floor);
+                ? PlaceRules.permitted(
+                        situation,
+                        PermissionKey.LEG_OVER_STORAGE,
+                        new PlaceRules.ByPage(
+                                "finding.CAB-8.storageAllowed",
+                                "finding.CAB-8.storageNotAllowed",
+                                "finding.CAB-8.storageNotKnown"))
+                : Finding.of(Weight.HOLDS, "finding.CAB-8.lockedOnFloor").from(floor);
     }
 }

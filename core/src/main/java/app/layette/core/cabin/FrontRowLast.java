@@ -1,7 +1,5 @@
 package app.layette.core.cabin;
 
-import static app.layette.core.finding.RuleCode.CAB_1;
-
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
@@ -57,10 +55,15 @@ public final class FrontRowLast implements Rule {
             return Verdict.open(Missing.Entry.PLACE);
         }
         if (!situation.placed().get().value().position().isFrontRow()) {
-            return Verdict.judged(Finding.of(CAB_1, Weight.HOLDS, "backRow"));
+            return Verdict.judged(Finding.of(Weight.HOLDS, "finding.CAB-1.backRow"));
         }
-        Verdict.Judged permitted =
-                Verdict.judged(PlaceRules.permitted(situation, CAB_1, PermissionKey.FRONT_ROW, "frontRow"));
+        Verdict.Judged permitted = Verdict.judged(PlaceRules.permitted(
+                situation,
+                PermissionKey.FRONT_ROW,
+                new PlaceRules.ByPage(
+                        "finding.CAB-1.frontRowAllowed",
+                        "finding.CAB-1.frontRowNotAllowed",
+                        "finding.CAB-1.frontRowNotKnown")));
         if (!permitted.passes()) {
             return permitted;
         }
@@ -75,7 +78,7 @@ public final class FrontRowLast implements Rule {
                 .map(SeatingPosition::id)
                 .filter(place -> mayTake(situation, place))
                 .findFirst();
-        return free.<Verdict>map(place -> Verdict.judged(Finding.of(CAB_1, Weight.STOP, "backPlaceFree")
+        return free.<Verdict>map(place -> Verdict.judged(Finding.of(Weight.STOP, "finding.CAB-1.backPlaceFree")
                         .with("free", new Argument.OfKey("place." + place))
                         .changedBy("OTHER_PLACE")
                         .changedBy("BACK_ROW")))

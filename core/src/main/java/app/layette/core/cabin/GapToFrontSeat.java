@@ -1,7 +1,5 @@
 package app.layette.core.cabin;
 
-import static app.layette.core.finding.RuleCode.CAB_10;
-
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
@@ -131,21 +129,31 @@ public final class GapToFrontSeat implements Rule {
         return handDecides
                 ? enough(handFits, asked.get())
                 // A hand says too little here: the same gap is asked for once more, by tape.
-                : Verdict.again(CAB_10, "measureIt").with("asked", asked.get()).changedBy("GAP");
+                : Verdict.again("finding.CAB-10.measureIt")
+                        .with("asked", asked.get())
+                        .changedBy("GAP");
     }
 
     private static Finding.Builder enough(boolean enough, Length asked) {
-        return Finding.of(CAB_10, enough ? Weight.HOLDS : Weight.FIX, enough ? "enough" : "tooClose")
+        return Finding.of(
+                        enough ? Weight.HOLDS : Weight.FIX,
+                        enough ? "finding.CAB-10.enough" : "finding.CAB-10.tooClose")
                 .with("asked", asked)
                 .changedBy("FRONT_SEAT");
     }
 
     private static Finding.Builder notKnown() {
-        return Finding.of(CAB_10, Weight.NOT_KNOWN, "manualsNotLooked").changedBy("BOTH_MANUALS");
+        return Finding.of(Weight.NOT_KNOWN, "finding.CAB-10.manualsNotLooked").changedBy("BOTH_MANUALS");
     }
 
     private static Finding.Builder touching(Situation situation) {
-        return PlaceRules.permitted(situation, CAB_10, PermissionKey.TOUCHING_FRONT_SEAT, "touching")
+        return PlaceRules.permitted(
+                        situation,
+                        PermissionKey.TOUCHING_FRONT_SEAT,
+                        new PlaceRules.ByPage(
+                                "finding.CAB-10.touchingAllowed",
+                                "finding.CAB-10.touchingNotAllowed",
+                                "finding.CAB-10.touchingNotKnown"))
                 .changedBy("FRONT_SEAT");
     }
 }

@@ -1,7 +1,5 @@
 package app.layette.core.cabin;
 
-import static app.layette.core.finding.RuleCode.CAB_13;
-
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Method;
@@ -52,11 +50,11 @@ public final class MethodOfKind implements Rule {
         Method method = situation.method().get();
         SeatSheet seat = situation.seat().get();
         Finding.Builder finding = switch (answer(seat, method)) {
-            case ALLOWED -> Finding.of(CAB_13, Weight.HOLDS, "methodOfKind");
+            case ALLOWED -> Finding.of(Weight.HOLDS, "finding.CAB-13.methodOfKind");
             case NOT_ALLOWED ->
-                Finding.of(CAB_13, Weight.STOP, "methodOfOtherKind").changedBy("OTHER_METHOD");
+                Finding.of(Weight.STOP, "finding.CAB-13.methodOfOtherKind").changedBy("OTHER_METHOD");
             case NOT_KNOWN ->
-                Finding.of(CAB_13, Weight.NOT_KNOWN, "connectorsNotKnown")
+                Finding.of(Weight.NOT_KNOWN, "finding.CAB-13.connectorsNotKnown")
                         .lacks(SheetValue.CONNECTORS)
                         .changedBy("SEAT_MANUAL");
         };

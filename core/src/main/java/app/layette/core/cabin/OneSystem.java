@@ -38,19 +38,29 @@ public final class OneSystem extends RuleByEye {
     @Override
     protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
         if (answer.value().equals("WITH_TOP_TETHER")) {
-            return Verdict.judged(
-                    PlaceRules.permitted(situation, RuleCode.CAB_5, PermissionKey.TOP_TETHER_REAR_FACING, "topTether"));
+            return Verdict.judged(PlaceRules.permitted(
+                    situation,
+                    PermissionKey.TOP_TETHER_REAR_FACING,
+                    new PlaceRules.ByPage(
+                            "finding.CAB-5.topTetherAllowed",
+                            "finding.CAB-5.topTetherNotAllowed",
+                            "finding.CAB-5.topTetherNotKnown")));
         }
         if (answer.value().equals("ANCHORS_AND_BELT")) {
-            return Verdict.judged(
-                    PlaceRules.permitted(situation, RuleCode.CAB_5, PermissionKey.BOTH_SYSTEMS, "bothSystems"));
+            return Verdict.judged(PlaceRules.permitted(
+                    situation,
+                    PermissionKey.BOTH_SYSTEMS,
+                    new PlaceRules.ByPage(
+                            "finding.CAB-5.bothSystemsAllowed",
+                            "finding.CAB-5.bothSystemsNotAllowed",
+                            "finding.CAB-5.bothSystemsNotKnown")));
         }
         boolean byBelt = answer.value().equals("BELT_ALONE");
         boolean asChosen =
                 situation.method().map(method -> method.isByBelt() == byBelt).orElse(false);
-        String alone = byBelt ? "beltAlone" : "anchorsAlone";
+        String alone = byBelt ? "finding.CAB-5.beltAlone" : "finding.CAB-5.anchorsAlone";
         return Verdict.judged(
-                Finding.of(RuleCode.CAB_5, asChosen ? Weight.HOLDS : Weight.FIX, asChosen ? alone : "otherMethod")
+                Finding.of(asChosen ? Weight.HOLDS : Weight.FIX, asChosen ? alone : "finding.CAB-5.otherMethod")
                         .changedBy("SYSTEMS"));
     }
 }

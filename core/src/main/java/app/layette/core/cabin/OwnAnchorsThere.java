@@ -47,7 +47,7 @@ public final class OwnAnchorsThere extends AtPlace {
     private static Finding.Builder ownAnchors(Situation situation, SeatingPosition position) {
         Evidence<OwnAnchors> anchors = position.anchors();
         if (anchors.value().isEmpty()) {
-            return Finding.of(RuleCode.CAB_4, Weight.NOT_KNOWN, "anchorsNotKnown")
+            return Finding.of(Weight.NOT_KNOWN, "finding.CAB-4.anchorsNotKnown")
                     .lacks(SheetValue.ANCHORS)
                     .from(anchors);
         }
@@ -55,19 +55,19 @@ public final class OwnAnchorsThere extends AtPlace {
         Permission here =
                 situation.permission(PermissionKey.LOWER_ANCHORS_AT_POSITION, Speaker.CAR, Permission.ALLOWED);
         if (here == Permission.NOT_ALLOWED) {
-            return Finding.of(RuleCode.CAB_4, Weight.STOP, "anchorsNotForUse").from(anchors);
+            return Finding.of(Weight.STOP, "finding.CAB-4.anchorsNotForUse").from(anchors);
         }
         if (here == Permission.NOT_KNOWN) {
-            return Finding.of(RuleCode.CAB_4, Weight.NOT_KNOWN, "anchorsNotKnown")
+            return Finding.of(Weight.NOT_KNOWN, "finding.CAB-4.anchorsNotKnown")
                     .from(anchors)
                     .toldBy(PermissionKey.LOWER_ANCHORS_AT_POSITION);
         }
         if (anchors.value().get() == OwnAnchors.OWN_PAIR) {
-            return Finding.of(RuleCode.CAB_4, Weight.HOLDS, "ownPair").from(anchors);
+            return Finding.of(Weight.HOLDS, "finding.CAB-4.ownPair").from(anchors);
         }
         return mayBorrow(situation, position.id())
                 ? borrowed(situation).from(anchors)
-                : Finding.of(RuleCode.CAB_4, Weight.STOP, "noOwnPair").from(anchors);
+                : Finding.of(Weight.STOP, "finding.CAB-4.noOwnPair").from(anchors);
     }
 
     /** Only the middle, between two places that have a pair each, has inner anchors to borrow. */
@@ -90,15 +90,20 @@ public final class OwnAnchorsThere extends AtPlace {
     private static Finding.Builder borrowed(Situation situation) {
         Evidence<Length> spacing = situation.car().orElseThrow().borrowedSpacing();
         Evidence<Length> most = situation.borrowedSpacingMost();
-        Finding.Builder finding =
-                PlaceRules.permitted(situation, RuleCode.CAB_4, PermissionKey.BORROWED_INNER_ANCHORS, "borrowed");
+        Finding.Builder finding = PlaceRules.permitted(
+                situation,
+                PermissionKey.BORROWED_INNER_ANCHORS,
+                new PlaceRules.ByPage(
+                        "finding.CAB-4.borrowedAllowed",
+                        "finding.CAB-4.borrowedNotAllowed",
+                        "finding.CAB-4.borrowedNotKnown"));
         boolean allowed = situation.permission(PermissionKey.BORROWED_INNER_ANCHORS) == Permission.ALLOWED;
         if (allowed && (spacing.value().isEmpty() || most.value().isEmpty())) {
-            finding = Finding.of(RuleCode.CAB_4, Weight.NOT_KNOWN, "borrowedSpacingNotKnown")
+            finding = Finding.of(Weight.NOT_KNOWN, "finding.CAB-4.borrowedSpacingNotKnown")
                     .lacks(SheetValue.BORROWED_SPACING)
                     .changedBy(spacing.value().isEmpty() ? "CAR_MANUAL" : "SEAT_MANUAL");
         } else if (allowed && spacing.value().get().isMoreThan(most.value().get())) {
-            finding = Finding.of(RuleCode.CAB_4, Weight.STOP, "borrowedTooWide")
+            finding = Finding.of(Weight.STOP, "finding.CAB-4.borrowedTooWide")
                     .with("most", most.value().get());
         }
         finding.from(spacing).from(most);

@@ -1,26 +1,34 @@
 package app.layette.core.cabin;
 
 import app.layette.core.entry.Situation;
-import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.finding.Finding;
-import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
+import java.util.Optional;
 
-/** What rules about a place have in common. */
+/** What the rules of a place share. */
 final class PlaceRules {
     private PlaceRules() {}
 
-    /** A finding from a permission: holds, stop or not known, with reasons ending in Allowed, NotAllowed, NotKnown. */
-    static Finding.Builder permitted(Situation situation, RuleCode code, PermissionKey key, String subject) {
-        Permission permission = situation.permission(key);
-        return switch (permission) {
-            case ALLOWED -> Finding.of(code, Weight.HOLDS, subject + "Allowed");
-            case NOT_ALLOWED -> Finding.of(code, Weight.STOP, subject + "NotAllowed");
+    /** The whole keys of what is said where a permission is given, refused, or nobody has read the page. */
+    record ByPage(String allowed, String notAllowed, String notKnown) {}
+
+    /** What a permission comes to: a page that forbids it stops, one that nobody has read is asked for. */
+    static Finding.Builder permitted(Situation situation, PermissionKey key, ByPage says) {
+        return refused(situation, key, says.notAllowed(), says.notKnown())
+                .orElseGet(() -> Finding.of(Weight.HOLDS, says.allowed()));
+    }
+
+    /** What is said where a page forbids it, or nobody has read one; empty where it is allowed. */
+    static Optional<Finding.Builder> refused(
+            Situation situation, PermissionKey key, String notAllowed, String notKnown) {
+        return switch (situation.permission(key)) {
+            case ALLOWED -> Optional.empty();
+            case NOT_ALLOWED -> Optional.of(Finding.of(Weight.STOP, notAllowed));
             case NOT_KNOWN ->
-                Finding.of(code, Weight.NOT_KNOWN, subject + "NotKnown")
+                Optional.of(Finding.of(Weight.NOT_KNOWN, notKnown)
                         .changedBy("BOTH_MANUALS")
-                        .toldBy(key);
+                        .toldBy(key));
         };
     }
 }

@@ -34,6 +34,12 @@ public final class SitsWhole extends RuleByEye {
 
     @Override
     protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
-        return Verdict.judged(PlaceRules.permitted(situation, RuleCode.CAB_3, PermissionKey.OVERHANG, "overhang"));
+        return Verdict.judged(PlaceRules.permitted(
+                situation,
+                PermissionKey.OVERHANG,
+                new PlaceRules.ByPage(
+                        "finding.CAB-3.overhangAllowed",
+                        "finding.CAB-3.overhangNotAllowed",
+                        "finding.CAB-3.overhangNotKnown")));
     }
 }

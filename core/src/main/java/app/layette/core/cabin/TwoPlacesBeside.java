@@ -44,9 +44,9 @@ public final class TwoPlacesBeside implements Rule {
         if (lies != Permission.ALLOWED) {
             return Verdict.judged(
                     lies == Permission.NOT_ALLOWED
-                            ? Finding.of(RuleCode.CAB_11, Weight.STOP, "layFlatNotAllowed")
+                            ? Finding.of(Weight.STOP, "finding.CAB-11.layFlatNotAllowed")
                                     .changedBy("OTHER_PLACE")
-                            : Finding.of(RuleCode.CAB_11, Weight.NOT_KNOWN, "layFlatNotKnown")
+                            : Finding.of(Weight.NOT_KNOWN, "finding.CAB-11.layFlatNotKnown")
                                     .changedBy("SEAT_MANUAL")
                                     .toldBy(PermissionKey.LAY_FLAT_POSITION));
         }
@@ -54,7 +54,7 @@ public final class TwoPlacesBeside implements Rule {
         boolean isThere = situation.car().get().position(second).isPresent();
         return Verdict.judged((isThere
                         ? usable(situation.asIfPlaced(second, situation.usualMethod()), second)
-                        : Finding.of(RuleCode.CAB_11, Weight.STOP, "noPlaceBeside"))
+                        : Finding.of(Weight.STOP, "finding.CAB-11.noPlaceBeside"))
                 .with("second", new Argument.OfKey("place." + second))
                 .changedBy("OTHER_PLACE"));
     }
@@ -80,12 +80,12 @@ public final class TwoPlacesBeside implements Rule {
         boolean unknown = verdicts.stream()
                 .anyMatch(verdict -> verdict instanceof Verdict.Open || isOf(verdict, Weight.NOT_KNOWN));
         if (forbidden) {
-            return Finding.of(RuleCode.CAB_11, Weight.STOP, "placeBesideUnusable");
+            return Finding.of(Weight.STOP, "finding.CAB-11.placeBesideUnusable");
         }
         return unknown
-                ? Finding.of(RuleCode.CAB_11, Weight.NOT_KNOWN, "placeBesideNotKnown")
+                ? Finding.of(Weight.NOT_KNOWN, "finding.CAB-11.placeBesideNotKnown")
                         .lacks(lacks(verdicts, second))
-                : Finding.of(RuleCode.CAB_11, Weight.HOLDS, "twoPlaces");
+                : Finding.of(Weight.HOLDS, "finding.CAB-11.twoPlaces");
     }
 
     private static boolean isOf(Verdict verdict, Weight weight) {

@@ -51,16 +51,16 @@ public final class ApprovedHere extends RuleByEye {
         Optional<String> law = situation.practice().lawCountry();
         if (law.isEmpty()) {
             return Verdict.judged(
-                    Finding.of(RuleCode.CND_7, Weight.NOT_KNOWN, "lawNotKnown").changedBy("LAW"));
+                    Finding.of(Weight.NOT_KNOWN, "finding.CND-7.lawNotKnown").changedBy("LAW"));
         }
         String country = law.get();
         Finding.Builder finding = approvals
                 .value()
                 .map(list -> list.contains(country)
-                        ? Finding.of(RuleCode.CND_7, Weight.HOLDS, "counts")
-                        : Finding.of(RuleCode.CND_7, Weight.STOP, "otherCountry"))
-                .orElseGet(() -> Finding.of(RuleCode.CND_7, Weight.NOT_KNOWN, "notOnSheet")
-                        .lacks(SheetValue.APPROVED_HERE));
+                        ? Finding.of(Weight.HOLDS, "finding.CND-7.counts")
+                        : Finding.of(Weight.STOP, "finding.CND-7.otherCountry"))
+                .orElseGet(() ->
+                        Finding.of(Weight.NOT_KNOWN, "finding.CND-7.notOnSheet").lacks(SheetValue.APPROVED_HERE));
         return Verdict.judged(finding.with("country", country).from(approvals).changedBy("APPROVAL"));
     }
 }

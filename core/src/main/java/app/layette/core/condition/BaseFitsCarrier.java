@@ -1,7 +1,5 @@
 package app.layette.core.condition;
 
-import static app.layette.core.finding.RuleCode.CND_8;
-
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
@@ -63,24 +61,24 @@ public final class BaseFitsCarrier implements Rule {
         Evidence<List<BaseFit>> bases = situation.seat().map(SeatSheet::bases).orElseThrow();
         String model = label.get().value().model();
         if (bases.value().isEmpty()) {
-            return Verdict.judged(Finding.of(CND_8, Weight.NOT_KNOWN, "noList")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.CND-8.noList")
                     .lacks(SheetValue.BASE_LISTED)
                     .from(bases)
                     .changedBy("SEAT_MANUAL"));
         }
         if (model == null || model.isBlank()) {
-            return Verdict.judged(
-                    Finding.of(CND_8, Weight.NOT_KNOWN, "labelIncomplete").changedBy("LABEL"));
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.CND-8.labelIncomplete")
+                    .changedBy("LABEL"));
         }
         Optional<BaseFit> base = fitting(situation);
         if (base.isEmpty()) {
-            return Verdict.judged(Finding.of(CND_8, Weight.STOP, "otherBase")
+            return Verdict.judged(Finding.of(Weight.STOP, "finding.CND-8.otherBase")
                     .with("model", model)
                     .from(bases)
                     .changedBy("OTHER_BASE"));
         }
         return base.get().setUp() == null
-                ? Verdict.judged(Finding.of(CND_8, Weight.HOLDS, "belongs")
+                ? Verdict.judged(Finding.of(Weight.HOLDS, "finding.CND-8.belongs")
                         .with("model", model)
                         .with(
                                 "base",

@@ -1,7 +1,5 @@
 package app.layette.core.condition;
 
-import static app.layette.core.finding.RuleCode.CND_1;
-
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Fact.LabelRead;
 import app.layette.core.entry.Fact.Part;
@@ -80,7 +78,8 @@ public final class Expiry implements Rule {
         }
         return Verdict.judged(earliest(lastDays)
                 .map(last -> dated(last, situation.today()))
-                .orElseGet(() -> Finding.of(CND_1, Weight.ADVISE, "notStated").changedBy("ASK_MAKER"))
+                .orElseGet(() ->
+                        Finding.of(Weight.ADVISE, "finding.CND-1.notStated").changedBy("ASK_MAKER"))
                 .from(seat.get().life()));
     }
 
@@ -150,15 +149,17 @@ public final class Expiry implements Rule {
     private static Finding.Builder undated(LabelRead label, SeatSheet seat) {
         boolean lifeKnown = life(label, seat).isPresent();
         Finding.Builder finding = lifeKnown
-                ? Finding.of(CND_1, Weight.STOP, "unreadable")
-                : Finding.of(CND_1, Weight.NOT_KNOWN, "lifeNotLooked").lacks(SheetValue.LIFE);
+                ? Finding.of(Weight.STOP, "finding.CND-1.unreadable")
+                : Finding.of(Weight.NOT_KNOWN, "finding.CND-1.lifeNotLooked").lacks(SheetValue.LIFE);
         return finding.with("part", Argument.key("part", label.part())).changedBy("LABEL");
     }
 
     private static Finding.Builder dated(LastDay last, LocalDate today) {
         LocalDate day = last.lastDay().orElseThrow();
         boolean expired = today.isAfter(day);
-        return Finding.of(CND_1, expired ? Weight.STOP : Weight.HOLDS, expired ? "expired" : "inDate")
+        return Finding.of(
+                        expired ? Weight.STOP : Weight.HOLDS,
+                        expired ? "finding.CND-1.expired" : "finding.CND-1.inDate")
                 .with("part", Argument.key("part", last.part()))
                 .with("lastDay", day)
                 .changedBy("OTHER_SEAT");

@@ -46,14 +46,15 @@ public final class NoCrash extends RuleByEye {
     protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
         Evidence<CrashRule> rule = situation.seat().map(SeatSheet::crash).orElse(Evidence.notLooked());
         if (!rule.isLooked()) {
-            return Verdict.judged(Finding.of(RuleCode.CND_3, Weight.NOT_KNOWN, "makerRuleNotLooked")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.CND-3.makerRuleNotLooked")
                     .lacks(SheetValue.CRASH_RULE)
                     .changedBy("SEAT_MANUAL"));
         }
         boolean replace = rule.value().orElse(CrashRule.MINOR_MAY_STAY) == CrashRule.REPLACE_ALWAYS;
-        return Verdict.judged(
-                Finding.of(RuleCode.CND_3, replace ? Weight.STOP : Weight.HOLDS, replace ? "makerSaysReplace" : "minor")
-                        .from(rule)
-                        .changedBy("OTHER_SEAT"));
+        return Verdict.judged(Finding.of(
+                        replace ? Weight.STOP : Weight.HOLDS,
+                        replace ? "finding.CND-3.makerSaysReplace" : "finding.CND-3.minor")
+                .from(rule)
+                .changedBy("OTHER_SEAT"));
     }
 }

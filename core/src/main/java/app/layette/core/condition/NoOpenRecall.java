@@ -44,11 +44,10 @@ public final class NoOpenRecall extends RuleByEye {
         int allowed = situation.practice().profile().recallDays();
         Optional<LocalDate> lookedUp = answer.freshOn(situation.today());
         boolean old = lookedUp.isEmpty() || ChronoUnit.DAYS.between(lookedUp.get(), situation.today()) > allowed;
-        String fine = answer.value().equals("NONE_OPEN") ? "noneOpen" : "remedyDone";
-        return Verdict.judged(
-                (old ? Verdict.again(RuleCode.CND_4, "lookUpTooOld") : Finding.of(RuleCode.CND_4, Weight.HOLDS, fine))
-                        .with("lookedUp", answer.on())
-                        .with("days", allowed)
-                        .changedBy("RECALL"));
+        String fine = answer.value().equals("NONE_OPEN") ? "finding.CND-4.noneOpen" : "finding.CND-4.remedyDone";
+        return Verdict.judged((old ? Verdict.again("finding.CND-4.lookUpTooOld") : Finding.of(Weight.HOLDS, fine))
+                .with("lookedUp", answer.on())
+                .with("days", allowed)
+                .changedBy("RECALL"));
     }
 }

@@ -48,9 +48,9 @@ public final class PartsComplete extends RuleByEye {
         Evidence<List<String>> parts = situation.seat().map(SeatSheet::parts).orElse(Evidence.notLooked());
         Optional<List<String>> list = parts.value();
         return Verdict.judged(list.map(each ->
-                        Finding.of(RuleCode.CND_5, Weight.HOLDS, "complete").with("count", each.size()))
+                        Finding.of(Weight.HOLDS, "finding.CND-5.complete").with("count", each.size()))
                 .orElseGet(() ->
-                        Finding.of(RuleCode.CND_5, Weight.NOT_KNOWN, "noList").lacks(SheetValue.PARTS))
+                        Finding.of(Weight.NOT_KNOWN, "finding.CND-5.noList").lacks(SheetValue.PARTS))
                 .from(parts)
                 .changedBy("SEAT_MANUAL"));
     }

@@ -1,7 +1,5 @@
 package app.layette.core.condition;
 
-import static app.layette.core.finding.RuleCode.CND_4;
-
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Question;
@@ -51,12 +49,14 @@ public final class Registration implements Rule {
     public Verdict judge(Situation situation) {
         Optional<String> answer = situation.answer(Question.REGISTRATION).map(Stamped::value);
         if (answer.isEmpty()) {
-            return Verdict.judged(Finding.of(CND_4, Weight.HOLDS, "cardNotAsked"));
+            return Verdict.judged(Finding.of(Weight.HOLDS, "finding.CND-4.cardNotAsked"));
         }
         return Verdict.judged(
                 isSettled(situation)
-                        ? Finding.of(CND_4, Weight.HOLDS, answer.get().equals("SENT") ? "cardSent" : "noCard")
-                        : Finding.of(CND_4, Weight.ADVISE, "cardNotSent").changedBy("REGISTRATION"));
+                        ? Finding.of(
+                                Weight.HOLDS,
+                                answer.get().equals("SENT") ? "finding.CND-4.cardSent" : "finding.CND-4.noCard")
+                        : Finding.of(Weight.ADVISE, "finding.CND-4.cardNotSent").changedBy("REGISTRATION"));
     }
 
     /** Whether nothing is left to be sent. */

@@ -1,7 +1,5 @@
 package app.layette.core.condition;
 
-import static app.layette.core.finding.RuleCode.CND_9;
-
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Situation;
@@ -48,17 +46,19 @@ public final class SheetMatchesLabel implements Rule {
     private static Finding.Builder finding(Fact.LabelRead label, SeatSheet seat) {
         SeatIdentity identity = seat.identity();
         if (label.model() == null || label.model().isBlank() || label.made() == null) {
-            return Finding.of(CND_9, Weight.NOT_KNOWN, "labelIncomplete").changedBy("LABEL");
+            return Finding.of(Weight.NOT_KNOWN, "finding.CND-9.labelIncomplete").changedBy("LABEL");
         }
         if (!identity.coversModel(label.model())) {
-            return Finding.of(CND_9, Weight.STOP, "otherModel")
+            return Finding.of(Weight.STOP, "finding.CND-9.otherModel")
                     .with("model", label.model())
                     .with("seat", identity.fullName())
                     .changedBy("SHEET");
         }
         boolean inside = identity.coversDate(label.made().firstDay())
                 && identity.coversDate(label.made().lastDay());
-        return Finding.of(CND_9, inside ? Weight.HOLDS : Weight.STOP, inside ? "matches" : "otherDate")
+        return Finding.of(
+                        inside ? Weight.HOLDS : Weight.STOP,
+                        inside ? "finding.CND-9.matches" : "finding.CND-9.otherDate")
                 .with("model", label.model())
                 .with("made", label.made().toString())
                 .with("seat", identity.fullName())

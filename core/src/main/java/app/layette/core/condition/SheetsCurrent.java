@@ -1,7 +1,5 @@
 package app.layette.core.condition;
 
-import static app.layette.core.finding.RuleCode.CND_9;
-
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.SheetStatus;
@@ -31,13 +29,15 @@ public final class SheetsCurrent implements Rule {
     @Override
     public Verdict judge(Situation situation) {
         if (situation.seat().isEmpty()) {
-            return Verdict.judged(Finding.of(CND_9, Weight.NOT_KNOWN, "noSheet").changedBy("SHEET"));
+            return Verdict.judged(
+                    Finding.of(Weight.NOT_KNOWN, "finding.CND-9.noSheet").changedBy("SHEET"));
         }
         if (situation.isQuickSeat()) {
-            return Verdict.judged(Finding.of(CND_9, Weight.ADVISE, "readHere").changedBy("SHEET"));
+            return Verdict.judged(
+                    Finding.of(Weight.ADVISE, "finding.CND-9.readHere").changedBy("SHEET"));
         }
         if (!situation.pendingVersions().isEmpty()) {
-            return Verdict.judged(Finding.of(CND_9, Weight.NOT_KNOWN, "newerVersion")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.CND-9.newerVersion")
                     .with("sheet", situation.pendingVersions().get(0).toString())
                     .changedBy("ADOPT"));
         }
@@ -45,9 +45,9 @@ public final class SheetsCurrent implements Rule {
         String name = situation.seat().get().identity().fullName();
         return Verdict.judged(
                 draft
-                        ? Finding.of(CND_9, Weight.NOT_KNOWN, "draft")
+                        ? Finding.of(Weight.NOT_KNOWN, "finding.CND-9.draft")
                                 .with("seat", name)
                                 .changedBy("CONFIRM_SHEET")
-                        : Finding.of(CND_9, Weight.HOLDS, "current").with("seat", name));
+                        : Finding.of(Weight.HOLDS, "finding.CND-9.current").with("seat", name));
     }
 }

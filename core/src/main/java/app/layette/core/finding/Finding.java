@@ -33,6 +33,8 @@ public record Finding(
         List<PermissionKey> pages,
         List<Lack> lacks) {
 
+    private static final String PREFIX = "finding.";
+
     public Finding {
         arguments = Collections.unmodifiableMap(new LinkedHashMap<>(arguments));
         sources = List.copyOf(sources);
@@ -41,9 +43,19 @@ public record Finding(
         lacks = List.copyOf(lacks);
     }
 
-    /** Starts a finding; the message key becomes {@code finding.CODE.reason}. */
+    /**
+     * Starts a finding.
+     *
+     * @param message its whole key, {@code finding.HAR-4.padDiffers}: one search finds where it is made and what it says
+     */
+    public static Builder of(Weight weight, String message) {
+        String code = message.substring(PREFIX.length(), message.lastIndexOf('.'));
+        return new Builder(RuleCode.of(code), weight, message);
+    }
+
+    /** Starts a finding with a reason that several rules have, or that is an answer by eye itself. */
     public static Builder of(RuleCode code, Weight weight, String reason) {
-        return new Builder(code, weight, "finding." + code.text() + "." + reason);
+        return new Builder(code, weight, PREFIX + code.text() + "." + reason);
     }
 
     /** The last part of the message key. */

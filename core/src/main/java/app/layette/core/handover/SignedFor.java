@@ -1,7 +1,5 @@
 package app.layette.core.handover;
 
-import static app.layette.core.finding.RuleCode.OUT_3;
-
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact.Countersigned;
@@ -37,14 +35,14 @@ public final class SignedFor implements Rule {
                 .max()
                 .orElse(0);
         if (lastByTrainee == 0) {
-            return Verdict.judged(Finding.of(OUT_3, Weight.HOLDS, "noTrainee"));
+            return Verdict.judged(Finding.of(Weight.HOLDS, "finding.OUT-3.noTrainee"));
         }
         boolean signed = situation.own().stream()
                 .anyMatch(entry -> entry.fact() instanceof Countersigned
                         && !entry.by().isTrainee()
                         && entry.seen() >= lastByTrainee);
         return signed
-                ? Verdict.judged(Finding.of(OUT_3, Weight.HOLDS, "countersigned"))
+                ? Verdict.judged(Finding.of(Weight.HOLDS, "finding.OUT-3.countersigned"))
                 : Verdict.open(Missing.Entry.COUNTERSIGN);
     }
 }

@@ -1,7 +1,5 @@
 package app.layette.core.handover;
 
-import static app.layette.core.finding.RuleCode.OUT_2;
-
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Fact.Taught;
 import app.layette.core.entry.Fact.TeachOutcome;
@@ -80,8 +78,9 @@ public final class TeachBack implements Rule {
         }
         return Verdict.judged(
                 declined == null
-                        ? Finding.of(OUT_2, Weight.HOLDS, "allDone")
-                        : Finding.of(OUT_2, Weight.ADVISE, "declined").with("item", Argument.key("teach", declined)));
+                        ? Finding.of(Weight.HOLDS, "finding.OUT-2.allDone")
+                        : Finding.of(Weight.ADVISE, "finding.OUT-2.declined")
+                                .with("item", Argument.key("teach", declined)));
     }
 
     private static boolean isDeclinedWithoutReason(Taught taught) {

@@ -1,7 +1,5 @@
 package app.layette.core.handover;
 
-import static app.layette.core.finding.RuleCode.OUT_4;
-
 import app.layette.core.cabin.Occupied;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Fact.Placed;
@@ -38,28 +36,30 @@ public final class WholeFitting implements Rule {
     public Verdict judge(Situation situation) {
         if (!situation.isOfOneRiderAndUnit()) {
             return Verdict.judged(
-                    Finding.of(OUT_4, Weight.NOT_KNOWN, "moreThanOne").changedBy("OWN_FITTING"));
+                    Finding.of(Weight.NOT_KNOWN, "finding.OUT-4.moreThanOne").changedBy("OWN_FITTING"));
         }
         if (situation.neighbours().units().isEmpty()
                 && !situation.neighbours().inOtherCars().isEmpty()) {
             return Verdict.judged(inThisCar(situation));
         }
         if (situation.neighbours().units().isEmpty()) {
-            return Verdict.judged(Finding.of(OUT_4, Weight.HOLDS, "oneRiderOneUnit"));
+            return Verdict.judged(Finding.of(Weight.HOLDS, "finding.OUT-4.oneRiderOneUnit"));
         }
         if (situation.neighbours().isFor(situation.unit().rider())) {
-            return Verdict.judged(Finding.of(OUT_4, Weight.STOP, "riderTwice").changedBy("OWN_FITTING"));
+            return Verdict.judged(
+                    Finding.of(Weight.STOP, "finding.OUT-4.riderTwice").changedBy("OWN_FITTING"));
         }
-        return Verdict.judged(taken(situation).orElseGet(() -> Finding.of(OUT_4, Weight.HOLDS, "eachItsOwn")));
+        return Verdict.judged(taken(situation).orElseGet(() -> Finding.of(Weight.HOLDS, "finding.OUT-4.eachItsOwn")));
     }
 
     /** Where the seat stands in several cars each is handed over for itself, and says which it is. */
     private static Finding.Builder inThisCar(Situation situation) {
         return situation
                 .car()
-                .map(car -> Finding.of(OUT_4, Weight.HOLDS, "inThisCar")
+                .map(car -> Finding.of(Weight.HOLDS, "finding.OUT-4.inThisCar")
                         .with("car", new Argument.OfText(car.fullName().strip())))
-                .orElseGet(() -> Finding.of(OUT_4, Weight.NOT_KNOWN, "whichCar").changedBy("WHICH_CAR"));
+                .orElseGet(() ->
+                        Finding.of(Weight.NOT_KNOWN, "finding.OUT-4.whichCar").changedBy("WHICH_CAR"));
     }
 
     /** What this restraint would take from another one of the fitting, or already stands in the way of. */
@@ -81,13 +81,15 @@ public final class WholeFitting implements Rule {
     }
 
     private static Optional<Finding.Builder> shared(Occupied own, Occupied other) {
-        Optional<Finding.Builder> place = own.placeOf(other).map(each -> stop("placeTaken", each));
+        Optional<Finding.Builder> place = own.placeOf(other).map(each -> stop("finding.OUT-4.placeTaken", each));
         return place.or(() -> own.useOf(other)
-                .map(use -> stop(use.kind() == Occupied.Kind.BELT ? "beltTaken" : "anchorTaken", use.place())));
+                .map(use -> stop(
+                        use.kind() == Occupied.Kind.BELT ? "finding.OUT-4.beltTaken" : "finding.OUT-4.anchorTaken",
+                        use.place())));
     }
 
-    private static Finding.Builder stop(String reason, PositionId place) {
-        return Finding.of(OUT_4, Weight.STOP, reason)
+    private static Finding.Builder stop(String message, PositionId place) {
+        return Finding.of(Weight.STOP, message)
                 .with("place", new Argument.OfKey("place." + place))
                 .changedBy("OTHER_PLACE");
     }

@@ -50,7 +50,7 @@ public final class ClipAtArmpits extends RuleByEye {
         return isAsked(situation)
                 ? super.judge(situation)
                 : Verdict.judged(
-                        Finding.of(RuleCode.HAR_8, Weight.HOLDS, "noClip").from(clip(situation)));
+                        Finding.of(Weight.HOLDS, "finding.HAR-8.noClip").from(clip(situation)));
     }
 
     /** None was seen: right where the sheet does not say that there is one. */
@@ -58,15 +58,16 @@ public final class ClipAtArmpits extends RuleByEye {
     protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
         Evidence<Boolean> clip = clip(situation);
         if (!clip.isLooked()) {
-            return Verdict.judged(Finding.of(RuleCode.HAR_8, Weight.NOT_KNOWN, "clipNotLooked")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.HAR-8.clipNotLooked")
                     .lacks(SheetValue.CLIP)
                     .changedBy("SEAT_MANUAL"));
         }
         boolean missing = clip.value().isPresent();
-        return Verdict.judged(
-                Finding.of(RuleCode.HAR_8, missing ? Weight.FIX : Weight.HOLDS, missing ? "clipMissing" : "noClip")
-                        .from(clip)
-                        .changedBy("CLIP"));
+        return Verdict.judged(Finding.of(
+                        missing ? Weight.FIX : Weight.HOLDS,
+                        missing ? "finding.HAR-8.clipMissing" : "finding.HAR-8.noClip")
+                .from(clip)
+                .changedBy("CLIP"));
     }
 
     @Override

@@ -1,7 +1,5 @@
 package app.layette.core.harness;
 
-import static app.layette.core.finding.RuleCode.HAR_5;
-
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact;
@@ -71,16 +69,17 @@ public final class CrotchOpeningInUse implements Rule {
 
     private static Finding.Builder judge(int opening, Mass weight, Evidence<List<CrotchOpening>> openings) {
         if (openings.value().isEmpty()) {
-            return Finding.of(HAR_5, Weight.NOT_KNOWN, "notOnSheet").lacks(SheetValue.CROTCH);
+            return Finding.of(Weight.NOT_KNOWN, "finding.HAR-5.notOnSheet").lacks(SheetValue.CROTCH);
         }
         List<CrotchOpening> list = openings.value().get();
         if (opening < 1 || opening > list.size()) {
-            return Finding.of(HAR_5, Weight.FIX, "noSuchOpening")
+            return Finding.of(Weight.FIX, "finding.HAR-5.noSuchOpening")
                     .with("opening", opening)
                     .with("count", list.size());
         }
         boolean fits = list.get(opening - 1).weights().contains(weight);
-        return Finding.of(HAR_5, fits ? Weight.HOLDS : Weight.FIX, fits ? "asSheet" : "otherOpening")
+        return Finding.of(
+                        fits ? Weight.HOLDS : Weight.FIX, fits ? "finding.HAR-5.asSheet" : "finding.HAR-5.otherOpening")
                 .with("opening", opening)
                 .with("weight", weight);
     }

@@ -47,7 +47,7 @@ public final class HarnessSnug extends RuleByEye {
     @Override
     public Verdict judge(Situation situation) {
         if (situation.seat().isPresent() && test(situation).isEmpty()) {
-            return Verdict.judged(Finding.of(RuleCode.HAR_7, Weight.NOT_KNOWN, "testNotLooked")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.HAR-7.testNotLooked")
                     .lacks(SheetValue.SNUG_TEST)
                     .changedBy("SEAT_MANUAL"));
         }

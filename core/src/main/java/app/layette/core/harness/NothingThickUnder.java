@@ -54,7 +54,7 @@ public final class NothingThickUnder extends RuleByEye {
         boolean newer = layer.get().isAfter(situation.answer(Question.CLOTHING));
         ClothingSlack slack = ClothingSlack.under(layer.get().value());
         return newer && slack.shoulder().isMoreThan(Length.ZERO)
-                ? judged.andAlso(Finding.of(RuleCode.HAR_9, Weight.ADVISE, "mayHide")
+                ? judged.andAlso(Finding.of(Weight.ADVISE, "finding.HAR-9.mayHide")
                         .with("shoulder", slack.shoulder())
                         .with("withHips", slack.withHips())
                         .changedBy("CLOTHING")

@@ -1,9 +1,5 @@
 package app.layette.core.harness;
 
-import static app.layette.core.finding.RuleCode.HAR_1;
-import static app.layette.core.finding.RuleCode.HAR_2;
-import static app.layette.core.finding.RuleCode.HAR_4;
-
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact;
@@ -72,7 +68,7 @@ public final class SlotAtShoulder implements Rule {
             return Verdict.open(Missing.Entry.RETHREAD);
         }
         if (shoulder.get().count() == 0) {
-            return Verdict.judged(Finding.of(HAR_1, Weight.NOT_KNOWN, "slotsNotKnown")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.HAR-1.slotsNotKnown")
                     .lacks(SheetValue.SLOTS)
                     .changedBy("SEAT_MANUAL"));
         }
@@ -83,11 +79,12 @@ public final class SlotAtShoulder implements Rule {
     private static Judged judge(SlotsSet set, ShoulderAndSlots shoulder, Situation situation) {
         int slot = set.leftShell();
         if (slot != shoulder.best()) {
-            return Verdict.judged(
-                    Finding.of(HAR_1, Weight.FIX, slot > shoulder.best() ? "aboveShoulder" : "notNextBelow")
-                            .with("slot", slot)
-                            .with("best", shoulder.best())
-                            .changedBy("SLOTS"));
+            return Verdict.judged(Finding.of(
+                            Weight.FIX,
+                            slot > shoulder.best() ? "finding.HAR-1.aboveShoulder" : "finding.HAR-1.notNextBelow")
+                    .with("slot", slot)
+                    .with("best", shoulder.best())
+                    .changedBy("SLOTS"));
         }
         return loop(set, situation).map(Verdict::judged).orElseGet(() -> farBelow(slot, shoulder, situation));
     }
@@ -96,7 +93,7 @@ public final class SlotAtShoulder implements Rule {
         Evidence<List<Harness.Loop>> loops =
                 situation.seat().map(SeatSheet::harness).map(Harness::loops).orElse(Evidence.notLooked());
         if (!loops.isLooked()) {
-            return Optional.of(Finding.of(HAR_4, Weight.NOT_KNOWN, "loopsNotLooked")
+            return Optional.of(Finding.of(Weight.NOT_KNOWN, "finding.HAR-4.loopsNotLooked")
                     .lacks(SheetValue.LOOPS)
                     .changedBy("SEAT_MANUAL"));
         }
@@ -105,7 +102,7 @@ public final class SlotAtShoulder implements Rule {
                         .filter(loop -> loop.isFor(set.leftShell()))
                         .findFirst())
                 .filter(loop -> !loop.name().equals(set.loop()))
-                .map(loop -> Finding.of(HAR_4, Weight.FIX, "otherLoop")
+                .map(loop -> Finding.of(Weight.FIX, "finding.HAR-4.otherLoop")
                         .with("slot", set.leftShell())
                         .with("loop", loop.name())
                         .from(loops)
@@ -114,13 +111,14 @@ public final class SlotAtShoulder implements Rule {
 
     private static Judged farBelow(int slot, ShoulderAndSlots shoulder, Situation situation) {
         Optional<Length> below = shoulder.below(slot);
-        Finding.Builder holds = Finding.of(HAR_1, Weight.HOLDS, below.isPresent() ? "nextBelow" : "nextBelowByEye")
+        Finding.Builder holds = Finding.of(
+                        Weight.HOLDS, below.isPresent() ? "finding.HAR-1.nextBelow" : "finding.HAR-1.nextBelowByEye")
                 .with("slot", slot);
         below.ifPresent(gap -> holds.with("below", gap));
         Judged verdict = Verdict.judged(holds);
         Length far = situation.practice().profile().slotFarBelow();
         return below.filter(gap -> gap.isMoreThan(far))
-                .map(gap -> verdict.andAlso(Finding.of(HAR_2, Weight.ADVISE, "farBelow")
+                .map(gap -> verdict.andAlso(Finding.of(Weight.ADVISE, "finding.HAR-2.farBelow")
                         .with("below", gap)
                         .with("far", far)
                         .changedBy("INSERT_OR_SEAT")

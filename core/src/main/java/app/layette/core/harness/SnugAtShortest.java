@@ -53,10 +53,10 @@ public final class SnugAtShortest extends RuleByEye {
                 && weight.filter(each -> each.isLessThan(from.value().get())).isPresent();
         Finding.Builder finding = tooLight
                 // What is felt here decides; the figure only says to feel it twice.
-                ? Finding.of(RuleCode.SUIT_5, Weight.ADVISE, "tooLightForShortest")
+                ? Finding.of(Weight.ADVISE, "finding.SUIT-5.tooLightForShortest")
                         .with("from", from.value().get())
                         .with("weight", weight.get())
-                : Finding.of(RuleCode.SUIT_5, Weight.HOLDS, "snug");
+                : Finding.of(Weight.HOLDS, "finding.SUIT-5.snug");
         return Verdict.judged(finding.from(from).changedBy("OTHER_SEAT"));
     }
 }

@@ -32,7 +32,7 @@ public final class StrapCovers extends WhereThere<Harness.Covers> {
     public StrapCovers() {
         super(
                 CARD,
-                "covers",
+                new Says("finding.HAR-11.coversNotKnown", "finding.HAR-11.coversNone", "finding.HAR-11.coversInOrder"),
                 SheetValue.COVERS,
                 seat -> seat.harness().covers(),
                 covers -> covers != Harness.Covers.NONE);

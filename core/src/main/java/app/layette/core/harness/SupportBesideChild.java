@@ -40,13 +40,15 @@ public final class SupportBesideChild extends RuleByEye {
     @Override
     protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
         boolean cloth = answer.value().equals("CROTCH_CLOTH");
-        String what = cloth ? "cloth" : "rolls";
         PermissionKey key = cloth ? PermissionKey.CROTCH_CLOTH : PermissionKey.ROLLS_BESIDE_CHILD;
         Finding.Builder finding = switch (situation.permission(key)) {
-            case ALLOWED -> Finding.of(RuleCode.HAR_10, Weight.HOLDS, what + "Allowed");
-            case NOT_ALLOWED -> Finding.of(RuleCode.HAR_10, Weight.FIX, what + "NotAllowed");
+            case ALLOWED ->
+                Finding.of(Weight.HOLDS, cloth ? "finding.HAR-10.clothAllowed" : "finding.HAR-10.rollsAllowed");
+            case NOT_ALLOWED ->
+                Finding.of(Weight.FIX, cloth ? "finding.HAR-10.clothNotAllowed" : "finding.HAR-10.rollsNotAllowed");
             case NOT_KNOWN ->
-                Finding.of(RuleCode.HAR_10, Weight.NOT_KNOWN, what + "NotKnown").toldBy(key);
+                Finding.of(Weight.NOT_KNOWN, cloth ? "finding.HAR-10.clothNotKnown" : "finding.HAR-10.rollsNotKnown")
+                        .toldBy(key);
         };
         return Verdict.judged(finding.changedBy("SUPPORT"));
     }

@@ -1,7 +1,5 @@
 package app.layette.core.harness;
 
-import static app.layette.core.finding.RuleCode.HAR_4;
-
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact.SlotsSet;
@@ -55,17 +53,17 @@ public final class ThreadedAlike implements Rule {
     private static Finding.Builder judge(SlotsSet set) {
         int slot = set.leftShell();
         if (slot != set.rightShell()) {
-            return Finding.of(HAR_4, Weight.FIX, "unequalSides")
+            return Finding.of(Weight.FIX, "finding.HAR-4.unequalSides")
                     .with("left", set.leftShell())
                     .with("right", set.rightShell())
                     .changedBy("SLOTS");
         }
         if (set.leftPad() != slot || set.rightPad() != slot) {
-            return Finding.of(HAR_4, Weight.FIX, "padDiffers")
+            return Finding.of(Weight.FIX, "finding.HAR-4.padDiffers")
                     .with("slot", slot)
                     .with("pad", set.leftPad() != slot ? set.leftPad() : set.rightPad())
                     .changedBy("SLOTS");
         }
-        return Finding.of(HAR_4, Weight.HOLDS, "alike").with("slot", slot);
+        return Finding.of(Weight.HOLDS, "finding.HAR-4.alike").with("slot", slot);
     }
 }

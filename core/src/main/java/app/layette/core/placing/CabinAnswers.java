@@ -10,7 +10,6 @@ import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Permission;
 import app.layette.core.finding.Finding;
-import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.gate.Gate;
 import app.layette.core.gate.Required;
@@ -179,7 +178,7 @@ public record CabinAnswers(List<PlaceAnswer> answers) {
                 answer.filter("KERB_DOOR_ONLY"::equals).isPresent() && !middle && !isKerbSide(there, position);
         boolean tooFarIn = answer.filter("NO_LEANING_IN"::equals).isPresent() && middle;
         return farDoor || tooFarIn
-                ? Optional.of(Finding.of(RuleCode.CAB_13, Weight.ADVISE, "hardToReach")
+                ? Optional.of(Finding.of(Weight.ADVISE, "finding.CAB-13.hardToReach")
                         .changedBy("OTHER_PLACE")
                         .build())
                 : Optional.empty();
@@ -190,7 +189,7 @@ public record CabinAnswers(List<PlaceAnswer> answers) {
         return position.armrest()
                 .value()
                 .filter(there -> there)
-                .map(there -> Finding.of(RuleCode.CAB_9, Weight.ADVISE, "armrestBehind")
+                .map(there -> Finding.of(Weight.ADVISE, "finding.CAB-9.armrestBehind")
                         .from(position.armrest())
                         .changedBy("OTHER_PLACE")
                         .build());
@@ -207,7 +206,7 @@ public record CabinAnswers(List<PlaceAnswer> answers) {
                 .findFirst()
                 .map(asked -> asked.question().name())
                 .orElse("CAR_MANUAL");
-        return List.of(Finding.of(RuleCode.CAB_13, Weight.NOT_KNOWN, "notLookedYet")
+        return List.of(Finding.of(Weight.NOT_KNOWN, "finding.CAB-13.notLookedYet")
                 .changedBy(look)
                 .build());
     }

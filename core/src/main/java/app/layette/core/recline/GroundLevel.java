@@ -1,7 +1,5 @@
 package app.layette.core.recline;
 
-import static app.layette.core.finding.RuleCode.REC_3;
-
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
@@ -77,7 +75,7 @@ public final class GroundLevel implements Rule {
     public Verdict judge(Situation situation) {
         Optional<Stamped<LeanMeasured>> lean = tooMuchLean(situation);
         if (lean.isPresent()) {
-            return Verdict.judged(Finding.of(REC_3, Weight.FIX, "leans")
+            return Verdict.judged(Finding.of(Weight.FIX, "finding.REC-3.leans")
                             .with("lean", lean.get().value().lean())
                             .changedBy("LEVEL_GROUND"))
                     .restingOn(lean.get());
@@ -89,12 +87,12 @@ public final class GroundLevel implements Rule {
     }
 
     private static Finding.Builder judge(Angle pitch) {
-        String reason = switch (worth(pitch)) {
-            case FINAL -> "levelByAngle";
-            case PROVISIONAL -> "provisional";
-            case REFUSED -> "refused";
+        String message = switch (worth(pitch)) {
+            case FINAL -> "finding.REC-3.levelByAngle";
+            case PROVISIONAL -> "finding.REC-3.provisional";
+            case REFUSED -> "finding.REC-3.refused";
         };
-        return Finding.of(REC_3, worth(pitch) == Worth.FINAL ? Weight.HOLDS : Weight.FIX, reason)
+        return Finding.of(worth(pitch) == Worth.FINAL ? Weight.HOLDS : Weight.FIX, message)
                 .with("pitch", pitch)
                 .changedBy("LEVEL_GROUND");
     }

@@ -1,8 +1,5 @@
 package app.layette.core.recline;
 
-import static app.layette.core.finding.RuleCode.REC_1;
-import static app.layette.core.finding.RuleCode.REC_3;
-
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact.LevelRead;
@@ -58,7 +55,7 @@ public final class LevelBeforeBirth implements Rule {
         Evidence<Indicator> indicator =
                 situation.seat().map(SeatSheet::recline).map(Recline::indicator).orElseThrow();
         if (indicator.value().isEmpty()) {
-            return Verdict.judged(Finding.of(REC_1, Weight.NOT_KNOWN, "indicatorNotKnown")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.REC-1.indicatorNotKnown")
                     .lacks(SheetValue.INDICATOR, SheetValue.LEVEL_PASS)
                     .from(indicator)
                     .changedBy("SEAT_MANUAL"));
@@ -68,8 +65,8 @@ public final class LevelBeforeBirth implements Rule {
                                 level.get().value().reading(), indicator.value().get())
                         .from(indicator)
                         .changedBy("DEVICE"))
-                : Verdict.judged(
-                        Finding.of(REC_3, Weight.FIX, "levelBeforeGround").changedBy("LEVEL_GROUND"));
+                : Verdict.judged(Finding.of(Weight.FIX, "finding.REC-3.levelBeforeGround")
+                        .changedBy("LEVEL_GROUND"));
         return verdict.restingOn(level.get());
     }
 }

@@ -1,8 +1,5 @@
 package app.layette.core.recline;
 
-import static app.layette.core.finding.RuleCode.REC_1;
-import static app.layette.core.finding.RuleCode.REC_3;
-
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
@@ -100,14 +97,14 @@ public final class LevelWithChild implements Rule {
         Evidence<Indicator> indicator =
                 situation.seat().map(SeatSheet::recline).map(Recline::indicator).orElseThrow();
         if (indicator.value().isEmpty()) {
-            return Verdict.judged(Finding.of(REC_1, Weight.NOT_KNOWN, "indicatorNotKnown")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.REC-1.indicatorNotKnown")
                     .lacks(SheetValue.INDICATOR, SheetValue.LEVEL_PASS)
                     .from(indicator)
                     .changedBy("SEAT_MANUAL"));
         }
         Indicator here = indicator.value().get();
         if (here.bandFor(weight.get().value(), situation.ageDays()).isEmpty()) {
-            return Verdict.judged(Finding.of(REC_1, Weight.NOT_KNOWN, "noBand")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.REC-1.noBand")
                     .lacks(SheetValue.LEVEL_PASS)
                     .with("weight", weight.get().value())
                     .from(indicator)
@@ -148,18 +145,20 @@ public final class LevelWithChild implements Rule {
 
     private static Verdict.Judged compared(Indicator indicator, String answer) {
         if (answer.equals("DIFFER")) {
-            return Verdict.judged(Finding.of(REC_3, Weight.FIX, "sidesDiffer").changedBy("LEVEL_GROUND"));
+            return Verdict.judged(
+                    Finding.of(Weight.FIX, "finding.REC-3.sidesDiffer").changedBy("LEVEL_GROUND"));
         }
         if (answer.equals("ONE_ONLY") && indicator.sides() == null) {
             // Whether the other one fell off or never was there stands in the seat manual.
-            return Verdict.judged(Finding.of(REC_3, Weight.NOT_KNOWN, "sidesNotLooked")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.REC-3.sidesNotLooked")
                     .lacks(SheetValue.SIDES)
                     .changedBy("SEAT_MANUAL"));
         }
         boolean missing = answer.equals("ONE_ONLY") && indicator.sides() == Indicator.Sides.BOTH;
-        return Verdict.judged(
-                Finding.of(REC_3, missing ? Weight.FIX : Weight.HOLDS, missing ? "otherSideMissing" : "sidesAlike")
-                        .changedBy("LEVEL_GROUND"));
+        return Verdict.judged(Finding.of(
+                        missing ? Weight.FIX : Weight.HOLDS,
+                        missing ? "finding.REC-3.otherSideMissing" : "finding.REC-3.sidesAlike")
+                .changedBy("LEVEL_GROUND"));
     }
 
     /** Whether both sides have to be looked at and compared. */
@@ -190,8 +189,10 @@ public final class LevelWithChild implements Rule {
         Optional<Reading> onLevel = refused
                 ? Optional.empty()
                 : ReclineAdvice.of(situation).flatMap(ReclineAdvice::now).flatMap(ReclineAdvice.Setting::shows);
-        String reason = refused ? "readingRefused" : onLevel.isPresent() ? "readingWouldBe" : "readingProvisional";
-        Finding.Builder finding = Finding.of(REC_3, Weight.FIX, reason)
+        String message = refused
+                ? "finding.REC-3.readingRefused"
+                : onLevel.isPresent() ? "finding.REC-3.readingWouldBe" : "finding.REC-3.readingProvisional";
+        Finding.Builder finding = Finding.of(Weight.FIX, message)
                 .with("reading", key(indicator, level.value().reading()))
                 .changedBy("LEVEL_GROUND");
         onLevel.ifPresent(reading -> finding.with("onLevel", key(indicator, reading)));
@@ -204,8 +205,8 @@ public final class LevelWithChild implements Rule {
 
     static Finding.Builder judge(Reading reading, Indicator indicator) {
         boolean passes = indicator.passes(reading);
-        String failed = reading.isUpright() ? "tooUpright" : "tooReclined";
-        return Finding.of(REC_1, passes ? Weight.HOLDS : Weight.FIX, passes ? "inBand" : failed)
+        String failed = reading.isUpright() ? "finding.REC-1.tooUpright" : "finding.REC-1.tooReclined";
+        return Finding.of(passes ? Weight.HOLDS : Weight.FIX, passes ? "finding.REC-1.inBand" : failed)
                 .with("reading", key(indicator, reading));
     }
 }

@@ -1,7 +1,5 @@
 package app.layette.core.recline;
 
-import static app.layette.core.finding.RuleCode.REC_6;
-
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact.RollKind;
@@ -52,13 +50,15 @@ public final class RollAllowed implements Rule {
     public Verdict judge(Situation situation) {
         Optional<Stamped<RollPlaced>> roll = situation.newest(RollPlaced.class);
         if (roll.isEmpty() || roll.get().value().roll() == RollKind.NONE) {
-            return Verdict.judged(Finding.of(REC_6, Weight.HOLDS, "noRoll"));
+            return Verdict.judged(Finding.of(Weight.HOLDS, "finding.REC-6.noRoll"));
         }
         Method method = situation.usualMethod();
         if (method.isBaseless() || !method.isReclined()) {
             return judged(
                     roll.get(),
-                    Finding.of(REC_6, Weight.STOP, method.isBaseless() ? "notBaseless" : "notLyingFlat")
+                    Finding.of(
+                                    Weight.STOP,
+                                    method.isBaseless() ? "finding.REC-6.notBaseless" : "finding.REC-6.notLyingFlat")
                             .changedBy("ROLL"));
         }
         RollKind kind = roll.get().value().roll();
@@ -69,7 +69,7 @@ public final class RollAllowed implements Rule {
                 .flatMap(Evidence::value)
                 .isPresent();
         if (rigid) {
-            return judged(roll.get(), Finding.of(REC_6, Weight.STOP, "notWithRigidArms"));
+            return judged(roll.get(), Finding.of(Weight.STOP, "finding.REC-6.notWithRigidArms"));
         }
         Permission permission = permission(situation, kind);
         if (isWithFoot(situation)) {
@@ -78,11 +78,11 @@ public final class RollAllowed implements Rule {
         return judged(
                 roll.get(),
                 switch (permission) {
-                    case ALLOWED -> Finding.of(REC_6, Weight.HOLDS, "rollAllowed");
+                    case ALLOWED -> Finding.of(Weight.HOLDS, "finding.REC-6.rollAllowed");
                     case NOT_ALLOWED ->
-                        Finding.of(REC_6, Weight.STOP, "rollNotAllowed").changedBy("ROLL");
+                        Finding.of(Weight.STOP, "finding.REC-6.rollNotAllowed").changedBy("ROLL");
                     case NOT_KNOWN ->
-                        told(situation, kind, Finding.of(REC_6, Weight.NOT_KNOWN, "rollNotKnown"))
+                        told(situation, kind, Finding.of(Weight.NOT_KNOWN, "finding.REC-6.rollNotKnown"))
                                 .changedBy("SEAT_MANUAL");
                 });
     }

@@ -2,7 +2,6 @@ package app.layette.core.ride;
 
 import app.layette.core.entry.Fact;
 import app.layette.core.finding.Finding;
-import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.gate.ConclusionState;
@@ -25,7 +24,7 @@ public record EarlierClearing(LocalDate on, List<ConclusionState> open) {
     private static final ConclusionState CRASHED = new ConclusionState(
             Conclusion.CRASH,
             ConclusionState.State.FAILED,
-            List.of(Finding.of(RuleCode.CND_3, Weight.STOP, "crashedSince")
+            List.of(Finding.of(Weight.STOP, "finding.CND-3.crashedSince")
                     .changedBy("OTHER_SEAT")
                     .build()),
             Optional.empty(),

@@ -1,9 +1,6 @@
 package app.layette.core.ride;
 
 import static app.layette.core.finding.RuleCode.CAB_13;
-import static app.layette.core.finding.RuleCode.SEC_9;
-import static app.layette.core.finding.RuleCode.SUIT_7;
-import static app.layette.core.finding.RuleCode.SUIT_8;
 
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Permission;
@@ -58,9 +55,10 @@ public record RideCard(
 
     /** What is proved by asking, where nobody was asked. */
     private static final Map<Conclusion, Finding> PROVED_BY_ASKING = Map.of(
-            Conclusion.ORDERS, Finding.of(SUIT_7, Weight.ADVISE, "proveNoOrder").build(),
+            Conclusion.ORDERS,
+                    Finding.of(Weight.ADVISE, "finding.SUIT-7.proveNoOrder").build(),
             Conclusion.SCREENING,
-                    Finding.of(SUIT_8, Weight.ADVISE, "proveScreening").build());
+                    Finding.of(Weight.ADVISE, "finding.SUIT-8.proveScreening").build());
 
     public RideCard {
         findings = List.copyOf(findings);
@@ -177,12 +175,13 @@ public record RideCard(
                     .filter(each -> each.value().isPresent())
                     .isPresent();
             if (allowed.isEmpty()) {
-                findings.add(
-                        Finding.of(SEC_9, looked ? Weight.STOP : Weight.NOT_KNOWN, looked ? "noneAllowed" : "noneKnown")
-                                .changedBy("SEAT_MANUAL")
-                                .build());
+                findings.add(Finding.of(
+                                looked ? Weight.STOP : Weight.NOT_KNOWN,
+                                looked ? "finding.SEC-9.noneAllowed" : "finding.SEC-9.noneKnown")
+                        .changedBy("SEAT_MANUAL")
+                        .build());
             }
-            allowed.forEach(position -> findings.add(Finding.of(SEC_9, Weight.HOLDS, "allowed")
+            allowed.forEach(position -> findings.add(Finding.of(Weight.HOLDS, "finding.SEC-9.allowed")
                     .with("position", Argument.key("handle", position))
                     .build()));
             return allowed;

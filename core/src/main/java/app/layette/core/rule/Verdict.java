@@ -3,7 +3,6 @@ package app.layette.core.rule;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
-import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
 import java.util.ArrayList;
 import java.util.List;
@@ -84,7 +83,7 @@ public sealed interface Verdict {
     }
 
     /** Not known any more: time or a newer word has spoiled what was known, and the same has to be looked at again. */
-    static Finding.Builder again(RuleCode code, String reason) {
-        return Finding.of(code, Weight.NOT_KNOWN, reason).changedBy(AGAIN);
+    static Finding.Builder again(String message) {
+        return Finding.of(Weight.NOT_KNOWN, message).changedBy(AGAIN);
     }
 }

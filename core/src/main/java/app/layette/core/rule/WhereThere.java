@@ -15,7 +15,10 @@ import java.util.function.Predicate;
  * that there is one a look decides, and where nobody has read the sheet nothing is known.
  */
 public abstract class WhereThere<T> extends RuleByEye {
-    private final String name;
+    /** The whole keys of what is said where nobody has looked, where there is none, and where it is in order. */
+    public record Says(String notKnown, String none, String inOrder) {}
+
+    private final Says says;
     private final SheetValue value;
     private final Function<SeatSheet, Evidence<T>> has;
     private final Predicate<T> isThere;
@@ -23,15 +26,15 @@ public abstract class WhereThere<T> extends RuleByEye {
     /**
      * Such a rule.
      *
-     * @param name start of the reasons: {@code …NotKnown}, {@code …None}, {@code …InOrder}
+     * @param says the whole keys of what it can come to
      * @param value what a page tells where no sheet does
      * @param has where the sheet says whether there is one
      * @param isThere whether that value means one
      */
     protected WhereThere(
-            RuleCard card, String name, SheetValue value, Function<SeatSheet, Evidence<T>> has, Predicate<T> isThere) {
+            RuleCard card, Says says, SheetValue value, Function<SeatSheet, Evidence<T>> has, Predicate<T> isThere) {
         super(card);
-        this.name = name;
+        this.says = says;
         this.value = value;
         this.has = has;
         this.isThere = isThere;
@@ -44,21 +47,20 @@ public abstract class WhereThere<T> extends RuleByEye {
         }
         Evidence<T> said = has.apply(situation.seat().get());
         if (said.value().isEmpty()) {
-            return Verdict.judged(Finding.of(card().code(), Weight.NOT_KNOWN, name + "NotKnown")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, says.notKnown())
                     .lacks(value)
                     .from(said)
                     .changedBy("SEAT_MANUAL"));
         }
         if (!isThere.test(said.value().get())) {
-            return Verdict.judged(
-                    Finding.of(card().code(), Weight.HOLDS, name + "None").from(said));
+            return Verdict.judged(Finding.of(Weight.HOLDS, says.none()).from(said));
         }
         return byEye().judge(situation);
     }
 
     @Override
     protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
-        return Verdict.judged(Finding.of(card().code(), Weight.HOLDS, name + "InOrder")
+        return Verdict.judged(Finding.of(Weight.HOLDS, says.inOrder())
                 .from(situation.seat().map(has).orElse(Evidence.notLooked()))
                 .changedBy(question().name()));
     }

@@ -40,10 +40,10 @@ public final class AnchorStrap extends RuleByEye {
     @Override
     protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
         Finding.Builder finding = switch (situation.permission(PermissionKey.ANCHOR_STRAP_UNDER_LOCK_OFF)) {
-            case ALLOWED -> Finding.of(RuleCode.SEC_3, Weight.HOLDS, "underLockOffAllowed");
-            case NOT_ALLOWED -> Finding.of(RuleCode.SEC_3, Weight.FIX, "underLockOffNotAllowed");
+            case ALLOWED -> Finding.of(Weight.HOLDS, "finding.SEC-3.underLockOffAllowed");
+            case NOT_ALLOWED -> Finding.of(Weight.FIX, "finding.SEC-3.underLockOffNotAllowed");
             case NOT_KNOWN ->
-                Finding.of(RuleCode.SEC_3, Weight.NOT_KNOWN, "underLockOffNotKnown")
+                Finding.of(Weight.NOT_KNOWN, "finding.SEC-3.underLockOffNotKnown")
                         .toldBy(PermissionKey.ANCHOR_STRAP_UNDER_LOCK_OFF);
         };
         return Verdict.judged(finding.changedBy("STRAP"));

@@ -30,7 +30,15 @@ public final class BedEndStraps extends WhereThere<Boolean> {
             .at(StepKey.TIGHTEN, 400);
 
     public BedEndStraps() {
-        super(CARD, "endStraps", SheetValue.END_STRAPS, seat -> seat.carBed().endStraps(), has -> has);
+        super(
+                CARD,
+                new Says(
+                        "finding.SEC-3.endStrapsNotKnown",
+                        "finding.SEC-3.endStrapsNone",
+                        "finding.SEC-3.endStrapsInOrder"),
+                SheetValue.END_STRAPS,
+                seat -> seat.carBed().endStraps(),
+                has -> has);
     }
 
     /** Once it is known that a belt holds it. */

@@ -94,17 +94,17 @@ public final class BeltLocks implements Rule {
         }
         Evidence<Belt.Kind> kind = BeltRules.belt(situation).kind();
         if (kind.value().isEmpty()) {
-            return Verdict.judged(Finding.of(RuleCode.SEC_1, Weight.NOT_KNOWN, "beltKindNotKnown")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.SEC-1.beltKindNotKnown")
                     .lacks(SheetValue.BELT_KIND)
                     .from(kind)
                     .changedBy("CAR_MANUAL"));
         }
         if (kind.value().get() == Belt.Kind.NONE) {
             return Verdict.judged(
-                    Finding.of(RuleCode.SEC_1, Weight.STOP, "noBelt").from(kind).changedBy("OTHER_PLACE"));
+                    Finding.of(Weight.STOP, "finding.SEC-1.noBelt").from(kind).changedBy("OTHER_PLACE"));
         }
         if (BeltRules.lockOffs(situation).value().isEmpty()) {
-            return Verdict.judged(Finding.of(RuleCode.SEC_1, Weight.NOT_KNOWN, "lockOffsNotKnown")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.SEC-1.lockOffsNotKnown")
                     .lacks(SheetValue.LOCK_OFFS)
                     .changedBy("SEAT_MANUAL"));
         }
@@ -118,7 +118,7 @@ public final class BeltLocks implements Rule {
         if (lock.get() == Lock.NOTHING) {
             return Verdict.judged(byClip(situation).changedBy("OTHER_PLACE"));
         }
-        return Verdict.judged(Finding.of(RuleCode.SEC_1, Weight.HOLDS, "locks")
+        return Verdict.judged(Finding.of(Weight.HOLDS, "finding.SEC-1.locks")
                 .with("lock", Argument.key("lock", lock.get()))
                 .from(BeltRules.belt(situation).retractor())
                 .changedBy("OTHER_PLACE"));
@@ -131,10 +131,10 @@ public final class BeltLocks implements Rule {
         boolean onWhat = LockOffs.usable(situation).isEmpty();
         return Verdict.judged(
                 onWhat
-                        ? Finding.of(RuleCode.SEC_1, Weight.NOT_KNOWN, "lockOffOnWhat")
+                        ? Finding.of(Weight.NOT_KNOWN, "finding.SEC-1.lockOffOnWhat")
                                 .lacks(SheetValue.LOCK_OFFS)
                                 .changedBy("SEAT_MANUAL")
-                        : Finding.of(RuleCode.SEC_1, Weight.NOT_KNOWN, "beltNotKnown")
+                        : Finding.of(Weight.NOT_KNOWN, "finding.SEC-1.beltNotKnown")
                                 .changedBy("CAR_MANUAL"));
     }
 
@@ -142,8 +142,8 @@ public final class BeltLocks implements Rule {
         boolean known = situation.permission(PermissionKey.BELT_LOCKABLE, Speaker.CAR, Permission.ALLOWED)
                 == Permission.NOT_ALLOWED;
         return known
-                ? Finding.of(RuleCode.SEC_1, Weight.STOP, "beltNotLockable").changedBy("OTHER_PLACE")
-                : Finding.of(RuleCode.SEC_1, Weight.NOT_KNOWN, "beltLockableNotKnown")
+                ? Finding.of(Weight.STOP, "finding.SEC-1.beltNotLockable").changedBy("OTHER_PLACE")
+                : Finding.of(Weight.NOT_KNOWN, "finding.SEC-1.beltLockableNotKnown")
                         .changedBy("CAR_MANUAL")
                         .toldBy(PermissionKey.BELT_LOCKABLE);
     }
@@ -154,14 +154,14 @@ public final class BeltLocks implements Rule {
                 .filter(plate -> plate == LatchPlate.SEWN_ON)
                 .isPresent();
         if (sewnOn) {
-            return Finding.of(RuleCode.SEC_1, Weight.STOP, "nothingLocks");
+            return Finding.of(Weight.STOP, "finding.SEC-1.nothingLocks");
         }
         return switch (situation.permission(PermissionKey.LOCKING_CLIP)) {
             case ALLOWED ->
-                Finding.of(RuleCode.SEC_1, Weight.HOLDS, "locks").with("lock", Argument.key("lock", Lock.LOCKING_CLIP));
-            case NOT_ALLOWED -> Finding.of(RuleCode.SEC_1, Weight.STOP, "nothingLocks");
+                Finding.of(Weight.HOLDS, "finding.SEC-1.locks").with("lock", Argument.key("lock", Lock.LOCKING_CLIP));
+            case NOT_ALLOWED -> Finding.of(Weight.STOP, "finding.SEC-1.nothingLocks");
             case NOT_KNOWN ->
-                Finding.of(RuleCode.SEC_1, Weight.NOT_KNOWN, "clipNotKnown").toldBy(PermissionKey.LOCKING_CLIP);
+                Finding.of(Weight.NOT_KNOWN, "finding.SEC-1.clipNotKnown").toldBy(PermissionKey.LOCKING_CLIP);
         };
     }
 

@@ -1,7 +1,5 @@
 package app.layette.core.secure;
 
-import static app.layette.core.finding.RuleCode.SEC_9;
-
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact.HandlePositionRead;
@@ -64,9 +62,11 @@ public final class HandleForDriving implements Rule {
         }
         HandlePosition position = set.get().value().position();
         Finding.Builder finding = switch (permission(situation, position)) {
-            case ALLOWED -> Finding.of(SEC_9, Weight.HOLDS, "allowed");
-            case NOT_ALLOWED -> Finding.of(SEC_9, Weight.FIX, "notAllowed").changedBy("HANDLE");
-            case NOT_KNOWN -> Finding.of(SEC_9, Weight.NOT_KNOWN, "notKnown").changedBy("SEAT_MANUAL");
+            case ALLOWED -> Finding.of(Weight.HOLDS, "finding.SEC-9.allowed");
+            case NOT_ALLOWED ->
+                Finding.of(Weight.FIX, "finding.SEC-9.notAllowed").changedBy("HANDLE");
+            case NOT_KNOWN ->
+                Finding.of(Weight.NOT_KNOWN, "finding.SEC-9.notKnown").changedBy("SEAT_MANUAL");
         };
         return Verdict.judged(finding.with("position", Argument.key("handle", position))
                         .from(situation.seat().map(SeatSheet::handle).orElseThrow()))

@@ -1,7 +1,5 @@
 package app.layette.core.secure;
 
-import static app.layette.core.finding.RuleCode.SEC_6;
-
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
@@ -65,10 +63,11 @@ public final class InchTest implements Rule {
         }
         Length movement = byTape.get().value().length();
         boolean under = movement.isLessThan(LIMIT);
-        return Verdict.judged(
-                        Finding.of(SEC_6, under ? Weight.HOLDS : Weight.FIX, under ? "underAnInch" : "anInchOrMore")
-                                .with("movement", movement)
-                                .changedBy("TIGHTEN"))
+        return Verdict.judged(Finding.of(
+                                under ? Weight.HOLDS : Weight.FIX,
+                                under ? "finding.SEC-6.underAnInch" : "finding.SEC-6.anInchOrMore")
+                        .with("movement", movement)
+                        .changedBy("TIGHTEN"))
                 .restingOn(byTape.get());
     }
 }

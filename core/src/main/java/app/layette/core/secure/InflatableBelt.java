@@ -41,22 +41,22 @@ public final class InflatableBelt implements Rule {
         }
         Evidence<Boolean> inflatable = BeltRules.belt(situation).inflatable();
         if (inflatable.value().isEmpty()) {
-            return Verdict.judged(Finding.of(RuleCode.CAB_6, Weight.NOT_KNOWN, "inflatableBeltNotLooked")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.CAB-6.inflatableBeltNotLooked")
                     .lacks(SheetValue.INFLATABLE)
                     .from(inflatable)
                     .changedBy("CAR_MANUAL"));
         }
         if (!inflatable.value().get()) {
             return Verdict.judged(
-                    Finding.of(RuleCode.CAB_6, Weight.HOLDS, "plainBelt").from(inflatable));
+                    Finding.of(Weight.HOLDS, "finding.CAB-6.plainBelt").from(inflatable));
         }
         return switch (situation.permission(PermissionKey.INFLATABLE_BELT)) {
-            case ALLOWED -> Verdict.judged(Finding.of(RuleCode.CAB_6, Weight.HOLDS, "inflatableAllowed"));
+            case ALLOWED -> Verdict.judged(Finding.of(Weight.HOLDS, "finding.CAB-6.inflatableAllowed"));
             case NOT_ALLOWED ->
-                Verdict.judged(Finding.of(RuleCode.CAB_6, Weight.STOP, "inflatableNotAllowed")
+                Verdict.judged(Finding.of(Weight.STOP, "finding.CAB-6.inflatableNotAllowed")
                         .changedBy("OTHER_PLACE"));
             case NOT_KNOWN ->
-                Verdict.judged(Finding.of(RuleCode.CAB_6, Weight.NOT_KNOWN, "inflatableNotKnown")
+                Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.CAB-6.inflatableNotKnown")
                         .changedBy("BOTH_MANUALS")
                         .toldBy(PermissionKey.INFLATABLE_BELT));
         };

@@ -45,9 +45,9 @@ public final class LiesFlat extends RuleByEye {
     protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
         Evidence<HeadDirection> head = headDirection(situation);
         return Verdict.judged(head.value()
-                .map(direction -> Finding.of(RuleCode.HAR_12, Weight.HOLDS, "flatHeadAsSheet")
+                .map(direction -> Finding.of(Weight.HOLDS, "finding.HAR-12.flatHeadAsSheet")
                         .with("head", Argument.key("head", direction)))
-                .orElseGet(() -> Finding.of(RuleCode.HAR_12, Weight.NOT_KNOWN, "headDirectionNotKnown")
+                .orElseGet(() -> Finding.of(Weight.NOT_KNOWN, "finding.HAR-12.headDirectionNotKnown")
                         .lacks(SheetValue.HEAD_DIRECTION)
                         .changedBy("SEAT_MANUAL"))
                 .from(head));

@@ -53,26 +53,26 @@ public final class LockOffClosed implements Rule {
     public Verdict judge(Situation situation) {
         Evidence<List<LockOff>> lockOffs = BeltRules.lockOffs(situation);
         if (lockOffs.value().isEmpty()) {
-            return Verdict.judged(Finding.of(RuleCode.SEC_2, Weight.NOT_KNOWN, "notOnSheet")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.SEC-2.notOnSheet")
                     .lacks(SheetValue.LOCK_OFFS)
                     .from(lockOffs)
                     .changedBy("SEAT_MANUAL"));
         }
         Optional<List<LockOff>> usable = LockOffs.usable(situation);
         if (usable.isEmpty()) {
-            return Verdict.judged(Finding.of(RuleCode.SEC_2, Weight.NOT_KNOWN, "lockOffOnWhat")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.SEC-2.lockOffOnWhat")
                     .lacks(SheetValue.LOCK_OFFS)
                     .from(lockOffs)
                     .changedBy("SEAT_MANUAL"));
         }
         if (usable.get().isEmpty()) {
             return Verdict.judged(
-                    Finding.of(RuleCode.SEC_2, Weight.HOLDS, "noLockOff").from(lockOffs));
+                    Finding.of(Weight.HOLDS, "finding.SEC-2.noLockOff").from(lockOffs));
         }
         return new AnsweredByEye(Question.LOCK_OFF, LockOffClosed::closed).judge(situation);
     }
 
     private static Verdict.Judged closed(Situation situation, Stamped<String> answer) {
-        return Verdict.judged(Finding.of(RuleCode.SEC_2, Weight.HOLDS, "closed").from(BeltRules.lockOffs(situation)));
+        return Verdict.judged(Finding.of(Weight.HOLDS, "finding.SEC-2.closed").from(BeltRules.lockOffs(situation)));
     }
 }

@@ -32,6 +32,11 @@ public final class ReboundBarAgainstBack extends WhereThere<ReboundBar> {
             .at(StepKey.LEG_AND_WINDOWS, 300);
 
     public ReboundBarAgainstBack() {
-        super(CARD, "bar", SheetValue.REBOUND_BAR, SeatSheet::reboundBar, bar -> bar != ReboundBar.NONE);
+        super(
+                CARD,
+                new Says("finding.SEC-7.barNotKnown", "finding.SEC-7.barNone", "finding.SEC-7.barInOrder"),
+                SheetValue.REBOUND_BAR,
+                SeatSheet::reboundBar,
+                bar -> bar != ReboundBar.NONE);
     }
 }

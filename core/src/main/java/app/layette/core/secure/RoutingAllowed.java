@@ -1,8 +1,5 @@
 package app.layette.core.secure;
 
-import static app.layette.core.finding.RuleCode.CND_8;
-import static app.layette.core.finding.RuleCode.SEC_8;
-
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
@@ -46,9 +43,9 @@ public final class RoutingAllowed implements Rule {
         if (withoutBase != Permission.ALLOWED) {
             return Verdict.judged(
                     withoutBase == Permission.NOT_ALLOWED
-                            ? Finding.of(CND_8, Weight.STOP, "withoutBaseNotAllowed")
+                            ? Finding.of(Weight.STOP, "finding.CND-8.withoutBaseNotAllowed")
                                     .changedBy("BASE")
-                            : Finding.of(CND_8, Weight.NOT_KNOWN, "withoutBaseNotKnown")
+                            : Finding.of(Weight.NOT_KNOWN, "finding.CND-8.withoutBaseNotKnown")
                                     .changedBy("SEAT_MANUAL")
                                     .toldBy(PermissionKey.CARRIER_WITHOUT_BASE));
         }
@@ -61,19 +58,20 @@ public final class RoutingAllowed implements Rule {
         Optional<Belt.Kind> kind =
                 situation.position().flatMap(position -> position.belt().kind().value());
         if (situation.position().isPresent() && kind.isEmpty()) {
-            return Finding.of(SEC_8, Weight.NOT_KNOWN, "shoulderBeltNotKnown")
+            return Finding.of(Weight.NOT_KNOWN, "finding.SEC-8.shoulderBeltNotKnown")
                     .lacks(SheetValue.BELT_KIND)
                     .changedBy("CAR_MANUAL");
         }
         if (kind.filter(each -> each == Belt.Kind.LAP_ONLY).isPresent()) {
-            return Finding.of(SEC_8, Weight.STOP, "europeanNeedsShoulder").changedBy("OTHER_PLACE");
+            return Finding.of(Weight.STOP, "finding.SEC-8.europeanNeedsShoulder")
+                    .changedBy("OTHER_PLACE");
         }
         return switch (situation.permission(PermissionKey.EUROPEAN_ROUTING)) {
-            case ALLOWED -> Finding.of(SEC_8, Weight.HOLDS, "europeanAllowed");
+            case ALLOWED -> Finding.of(Weight.HOLDS, "finding.SEC-8.europeanAllowed");
             case NOT_ALLOWED ->
-                Finding.of(SEC_8, Weight.STOP, "europeanNotAllowed").changedBy("BASE");
+                Finding.of(Weight.STOP, "finding.SEC-8.europeanNotAllowed").changedBy("BASE");
             case NOT_KNOWN ->
-                Finding.of(SEC_8, Weight.NOT_KNOWN, "europeanNotKnown")
+                Finding.of(Weight.NOT_KNOWN, "finding.SEC-8.europeanNotKnown")
                         .changedBy("SEAT_MANUAL")
                         .toldBy(PermissionKey.EUROPEAN_ROUTING);
         };
@@ -81,11 +79,11 @@ public final class RoutingAllowed implements Rule {
 
     private static Finding.Builder american(Situation situation) {
         return switch (situation.permission(PermissionKey.AMERICAN_ROUTING)) {
-            case ALLOWED -> Finding.of(SEC_8, Weight.HOLDS, "americanAllowed");
+            case ALLOWED -> Finding.of(Weight.HOLDS, "finding.SEC-8.americanAllowed");
             case NOT_ALLOWED ->
-                Finding.of(SEC_8, Weight.STOP, "americanNotAllowed").changedBy("BASE");
+                Finding.of(Weight.STOP, "finding.SEC-8.americanNotAllowed").changedBy("BASE");
             case NOT_KNOWN ->
-                Finding.of(SEC_8, Weight.NOT_KNOWN, "americanNotKnown")
+                Finding.of(Weight.NOT_KNOWN, "finding.SEC-8.americanNotKnown")
                         .changedBy("SEAT_MANUAL")
                         .toldBy(PermissionKey.AMERICAN_ROUTING);
         };

@@ -30,7 +30,10 @@ public final class SideElementInUse extends WhereThere<SideElement> {
     public SideElementInUse() {
         super(
                 CARD,
-                "sideElement",
+                new Says(
+                        "finding.CAB-12.sideElementNotKnown",
+                        "finding.CAB-12.sideElementNone",
+                        "finding.CAB-12.sideElementInOrder"),
                 SheetValue.SIDE_ELEMENT,
                 SeatSheet::sideElement,
                 element -> element != SideElement.NONE);

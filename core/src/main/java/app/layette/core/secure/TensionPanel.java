@@ -31,7 +31,12 @@ public final class TensionPanel extends WhereThere<Boolean> {
             .at(StepKey.TIGHTEN, 300);
 
     public TensionPanel() {
-        super(CARD, "panel", SheetValue.PANEL, SeatSheet::tensionPanel, has -> has);
+        super(
+                CARD,
+                new Says("finding.SEC-2.panelNotKnown", "finding.SEC-2.panelNone", "finding.SEC-2.panelInOrder"),
+                SheetValue.PANEL,
+                SeatSheet::tensionPanel,
+                has -> has);
     }
 
     /** Once it is known that a belt holds it. */

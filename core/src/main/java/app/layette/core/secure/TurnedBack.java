@@ -33,7 +33,15 @@ public final class TurnedBack extends WhereThere<Rotation> {
             .at(StepKey.TURN_BACK, 100);
 
     public TurnedBack() {
-        super(CARD, "rotation", SheetValue.ROTATION, SeatSheet::rotation, rotation -> rotation != Rotation.NONE);
+        super(
+                CARD,
+                new Says(
+                        "finding.SEC-7.rotationNotKnown",
+                        "finding.SEC-7.rotationNone",
+                        "finding.SEC-7.rotationInOrder"),
+                SheetValue.ROTATION,
+                SeatSheet::rotation,
+                rotation -> rotation != Rotation.NONE);
     }
 
     /** Whether this restraint has one, as far as is known. */

@@ -52,21 +52,21 @@ public final class Windows extends RuleByEye {
         Evidence<List<String>> windows =
                 situation.seat().map(SeatSheet::windows).orElseThrow();
         if (windows.value().isEmpty()) {
-            return Verdict.judged(Finding.of(RuleCode.SEC_7, Weight.NOT_KNOWN, "noList")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.SEC-7.noList")
                     .lacks(SheetValue.WINDOWS)
                     .from(windows)
                     .changedBy("SEAT_MANUAL"));
         }
         if (windows.value().get().isEmpty()) {
             return Verdict.judged(
-                    Finding.of(RuleCode.SEC_7, Weight.HOLDS, "noWindows").from(windows));
+                    Finding.of(Weight.HOLDS, "finding.SEC-7.noWindows").from(windows));
         }
         return super.judge(situation);
     }
 
     @Override
     protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
-        return Verdict.judged(Finding.of(RuleCode.SEC_7, Weight.HOLDS, "allLocked"));
+        return Verdict.judged(Finding.of(Weight.HOLDS, "finding.SEC-7.allLocked"));
     }
 
     @Override

@@ -1,7 +1,5 @@
 package app.layette.core.suit;
 
-import static app.layette.core.finding.RuleCode.SUIT_10;
-
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Method;
@@ -63,19 +61,21 @@ public final class AnchorLimit implements Rule {
         Optional<Mass> restraint = restraintMass(situation.seat().get());
         Optional<Mass> limit = limit(situation);
         if (restraint.isEmpty() || limit.isEmpty()) {
-            return Verdict.judged(
-                    Finding.of(SUIT_10, Weight.NOT_KNOWN, restraint.isEmpty() ? "massNotKnown" : "limitNotKnown")
-                            .lacks(restraint.isEmpty() ? masses(situation.seat().get()) : List.of())
-                            .changedBy(restraint.isEmpty() ? "SEAT_MANUAL" : "BOTH_MANUALS"));
+            return Verdict.judged(Finding.of(
+                            Weight.NOT_KNOWN,
+                            restraint.isEmpty() ? "finding.SUIT-10.massNotKnown" : "finding.SUIT-10.limitNotKnown")
+                    .lacks(restraint.isEmpty() ? masses(situation.seat().get()) : List.of())
+                    .changedBy(restraint.isEmpty() ? "SEAT_MANUAL" : "BOTH_MANUALS"));
         }
         Mass together = weight.get().value().plus(restraint.get());
         boolean past = together.isMoreThan(limit.get());
-        return Verdict.judged(Finding.of(SUIT_10, past ? Weight.STOP : Weight.HOLDS, past ? "past" : "under")
-                .with("together", together)
-                .with("limit", limit.get())
-                .from(situation.anchorLimit(Speaker.SEAT))
-                .from(situation.anchorLimit(Speaker.CAR))
-                .changedBy("BELT"));
+        return Verdict.judged(
+                Finding.of(past ? Weight.STOP : Weight.HOLDS, past ? "finding.SUIT-10.past" : "finding.SUIT-10.under")
+                        .with("together", together)
+                        .with("limit", limit.get())
+                        .from(situation.anchorLimit(Speaker.SEAT))
+                        .from(situation.anchorLimit(Speaker.CAR))
+                        .changedBy("BELT"));
     }
 
     @Override

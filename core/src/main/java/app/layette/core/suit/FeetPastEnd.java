@@ -1,7 +1,5 @@
 package app.layette.core.suit;
 
-import static app.layette.core.finding.RuleCode.SUIT_6;
-
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
@@ -52,7 +50,7 @@ public final class FeetPastEnd implements Rule {
             return Verdict.open(Missing.Entry.SHEET);
         }
         if (!isAsked(situation)) {
-            return Verdict.judged(Finding.of(SUIT_6, Weight.HOLDS, "noLimit"));
+            return Verdict.judged(Finding.of(Weight.HOLDS, "finding.SUIT-6.noLimit"));
         }
         return new AnsweredByEye(Question.FEET, FeetPastEnd::past).judge(situation);
     }
@@ -66,8 +64,9 @@ public final class FeetPastEnd implements Rule {
     private static Verdict.Judged past(Situation situation, Stamped<String> answer) {
         return Verdict.judged(
                 situation.permission(PermissionKey.FEET_PAST_END) == Permission.NOT_ALLOWED
-                        ? Finding.of(SUIT_6, Weight.STOP, "pastNotAllowed").changedBy("OTHER_SEAT")
-                        : Finding.of(SUIT_6, Weight.NOT_KNOWN, "pastNotKnown")
+                        ? Finding.of(Weight.STOP, "finding.SUIT-6.pastNotAllowed")
+                                .changedBy("OTHER_SEAT")
+                        : Finding.of(Weight.NOT_KNOWN, "finding.SUIT-6.pastNotKnown")
                                 .changedBy("SEAT_MANUAL")
                                 .toldBy(PermissionKey.FEET_PAST_END));
     }

@@ -1,7 +1,5 @@
 package app.layette.core.suit;
 
-import static app.layette.core.finding.RuleCode.SUIT_3;
-
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
@@ -72,7 +70,7 @@ public final class HeadRoom implements Rule {
         }
         Evidence<Length> manual = situation.headRoomAsked();
         if (!manual.isLooked()) {
-            return Verdict.judged(Finding.of(SUIT_3, Weight.NOT_KNOWN, "manualNotLooked")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.SUIT-3.manualNotLooked")
                             .lacks(SheetValue.HEAD_ROOM)
                             .changedBy("SEAT_MANUAL"))
                     .restingOn(room.get().look());
@@ -87,20 +85,22 @@ public final class HeadRoom implements Rule {
             boolean decided = !room.byEye()
                     || room.lessThan().filter(less -> !less.isMoreThan(asked)).isPresent();
             return decided
-                    ? Finding.of(SUIT_3, Weight.STOP, "tooLittle")
+                    ? Finding.of(Weight.STOP, "finding.SUIT-3.tooLittle")
                             .with("room", room.atLeast())
                             .with("asked", asked)
                             .changedBy("OTHER_SEAT")
                     // A hand's breadth says too little where something between is asked.
-                    : Verdict.again(SUIT_3, "measureIt").with("asked", asked).changedBy("MEASURE");
+                    : Verdict.again("finding.SUIT-3.measureIt")
+                            .with("asked", asked)
+                            .changedBy("MEASURE");
         }
         Optional<LocalDate> on = room.look().freshOn(situation.today());
         if (on.isEmpty() || mayHaveGrown(room, asked, on.get(), situation)) {
-            return Verdict.again(SUIT_3, on.isEmpty() ? "timeInDoubt" : "mayHaveGrown")
+            return Verdict.again(on.isEmpty() ? "finding.SUIT-3.timeInDoubt" : "finding.SUIT-3.mayHaveGrown")
                     .with("looked", room.look().on())
                     .changedBy("MEASURE");
         }
-        return Finding.of(SUIT_3, Weight.HOLDS, "enough")
+        return Finding.of(Weight.HOLDS, "finding.SUIT-3.enough")
                 .with("room", room.atLeast())
                 .with("asked", asked)
                 .changedBy("OTHER_SEAT");

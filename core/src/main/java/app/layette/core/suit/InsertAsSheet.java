@@ -1,7 +1,5 @@
 package app.layette.core.suit;
 
-import static app.layette.core.finding.RuleCode.SUIT_9;
-
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact;
@@ -66,14 +64,15 @@ public final class InsertAsSheet implements Rule {
         Evidence<List<InsertPiece>> pieces =
                 situation.seat().map(SeatSheet::insert).orElseThrow();
         if (pieces.value().isEmpty()) {
-            return Verdict.judged(Finding.of(SUIT_9, Weight.NOT_KNOWN, "notLooked")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.SUIT-9.notLooked")
                     .lacks(SheetValue.INSERT)
                     .from(pieces)
                     .changedBy("SEAT_MANUAL"));
         }
-        Verdict.Judged asSheet = Verdict.judged(
-                Finding.of(SUIT_9, Weight.HOLDS, pieces.value().get().isEmpty() ? "noInsert" : "asSheet")
-                        .from(pieces));
+        Verdict.Judged asSheet = Verdict.judged(Finding.of(
+                        Weight.HOLDS,
+                        pieces.value().get().isEmpty() ? "finding.SUIT-9.noInsert" : "finding.SUIT-9.asSheet")
+                .from(pieces));
         for (InsertPiece piece : pieces.value().get()) {
             Optional<Stamped<Fact.InsertSet>> set = situation.insert(piece);
             if (set.isEmpty()) {
@@ -93,20 +92,22 @@ public final class InsertAsSheet implements Rule {
         Mass weight = situation.weight().orElseThrow().value();
         Optional<Use> use = situation.useOf(piece);
         if (use.isEmpty()) {
-            return Optional.of(finding(Weight.NOT_KNOWN, "noBand", piece, weight)
+            return Optional.of(finding(Weight.NOT_KNOWN, "finding.SUIT-9.noBand", piece, weight)
                     .lacks(SheetValue.INSERT)
                     .changedBy("SEAT_MANUAL"));
         }
         if (use.get() == Use.REQUIRED && !in) {
-            return Optional.of(finding(Weight.FIX, "mustBeIn", piece, weight).changedBy("INSERT"));
+            return Optional.of(finding(Weight.FIX, "finding.SUIT-9.mustBeIn", piece, weight)
+                    .changedBy("INSERT"));
         }
         if (use.get() == Use.MUST_BE_OUT && in) {
-            return Optional.of(finding(Weight.FIX, "mustBeOut", piece, weight).changedBy("INSERT"));
+            return Optional.of(finding(Weight.FIX, "finding.SUIT-9.mustBeOut", piece, weight)
+                    .changedBy("INSERT"));
         }
         return Optional.empty();
     }
 
-    private static Finding.Builder finding(Weight heavy, String reason, InsertPiece piece, Mass weight) {
-        return Finding.of(SUIT_9, heavy, reason).with("piece", piece.name()).with("weight", weight);
+    private static Finding.Builder finding(Weight heavy, String message, InsertPiece piece, Mass weight) {
+        return Finding.of(heavy, message).with("piece", piece.name()).with("weight", weight);
     }
 }

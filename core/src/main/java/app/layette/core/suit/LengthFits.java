@@ -1,7 +1,5 @@
 package app.layette.core.suit;
 
-import static app.layette.core.finding.RuleCode.SUIT_2;
-
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Dimension;
@@ -62,7 +60,7 @@ public final class LengthFits implements Rule {
         Length length = measured.get().value().length();
         Evidence<LengthLimit> limit = situation.lengthMax();
         if (limit.value().isEmpty()) {
-            return Verdict.judged(Finding.of(SUIT_2, Weight.NOT_KNOWN, "limitNotKnown")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.SUIT-2.limitNotKnown")
                     .lacks(SheetValue.LENGTH_MAX)
                     .with("length", length)
                     .from(limit)
@@ -72,13 +70,16 @@ public final class LengthFits implements Rule {
                 .get()
                 .max()
                 .map(max -> against(length, max))
-                .orElseGet(() -> Finding.of(SUIT_2, Weight.HOLDS, "noLimit").with("length", length))
+                .orElseGet(
+                        () -> Finding.of(Weight.HOLDS, "finding.SUIT-2.noLimit").with("length", length))
                 .from(limit));
     }
 
     private static Finding.Builder against(Length length, Length max) {
         boolean tooLong = length.isMoreThan(max);
-        return Finding.of(SUIT_2, tooLong ? Weight.STOP : Weight.HOLDS, tooLong ? "tooLong" : "inside")
+        return Finding.of(
+                        tooLong ? Weight.STOP : Weight.HOLDS,
+                        tooLong ? "finding.SUIT-2.tooLong" : "finding.SUIT-2.inside")
                 .with("length", length)
                 .with("max", max)
                 .with("room", max.minus(length))

@@ -1,7 +1,5 @@
 package app.layette.core.suit;
 
-import static app.layette.core.finding.RuleCode.SUIT_12;
-
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Method;
@@ -54,11 +52,12 @@ public final class Lifting implements Rule {
         Optional<String> answer = situation.answer(Question.LIFTING).map(Stamped::value);
         boolean can = answer.filter(said -> said.equals("CAN")).isPresent();
         if (answer.isEmpty() || can) {
-            return Verdict.judged(Finding.of(SUIT_12, Weight.HOLDS, can ? "can" : "notAsked"));
+            return Verdict.judged(Finding.of(Weight.HOLDS, can ? "finding.SUIT-12.can" : "finding.SUIT-12.notAsked"));
         }
         return Verdict.judged(together(situation)
-                .map(mass -> Finding.of(SUIT_12, Weight.ADVISE, "tooHeavyNow").with("together", mass))
-                .orElseGet(() -> Finding.of(SUIT_12, Weight.ADVISE, "leaveInPlace"))
+                .map(mass ->
+                        Finding.of(Weight.ADVISE, "finding.SUIT-12.tooHeavyNow").with("together", mass))
+                .orElseGet(() -> Finding.of(Weight.ADVISE, "finding.SUIT-12.leaveInPlace"))
                 .changedBy("LIFTING"));
     }
 

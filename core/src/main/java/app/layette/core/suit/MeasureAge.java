@@ -1,8 +1,5 @@
 package app.layette.core.suit;
 
-import static app.layette.core.finding.RuleCode.SUIT_1;
-import static app.layette.core.finding.RuleCode.SUIT_2;
-
 import app.layette.core.child.Child;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Dimension;
@@ -34,21 +31,23 @@ final class MeasureAge {
     /** Why the weight is asked for again; empty while it counts. */
     static Optional<Finding.Builder> ofWeight(Situation situation, Stamped<Mass> weight) {
         if (situation.isToldLater(weight, Fact.Weighed.class, fact -> true)) {
-            return Optional.of(Verdict.again(SUIT_1, "toldLater").with("weight", weight.value()));
+            return Optional.of(Verdict.again("finding.SUIT-1.toldLater").with("weight", weight.value()));
         }
         Optional<LocalDate> on = weight.freshOn(situation.today());
         if (on.isEmpty()) {
-            return Optional.of(Verdict.again(SUIT_1, "timeInDoubt"));
+            return Optional.of(Verdict.again("finding.SUIT-1.timeInDoubt"));
         }
         Child child = situation.child().orElseThrow().value();
         boolean newborn = ChronoUnit.DAYS.between(child.born(), on.get()) < FIRST_WEEKS_DAYS;
         if (newborn && ChronoUnit.DAYS.between(on.get(), situation.today()) > GOOD_FOR_DAYS) {
-            return Optional.of(Verdict.again(SUIT_1, "weightTooOld")
+            return Optional.of(Verdict.again("finding.SUIT-1.weightTooOld")
                     .with("weighed", on.get())
                     .with("days", GOOD_FOR_DAYS));
         }
         boolean grown = situation.today().isAfter(on.get()) && mayHaveCrossed(situation, weight.value(), on.get());
-        return grown ? Optional.of(Verdict.again(SUIT_1, "mayHaveGrown").with("weighed", on.get())) : Optional.empty();
+        return grown
+                ? Optional.of(Verdict.again("finding.SUIT-1.mayHaveGrown").with("weighed", on.get()))
+                : Optional.empty();
     }
 
     /** Past the end of the growth table nobody can say. */
@@ -66,15 +65,17 @@ final class MeasureAge {
     /** Why the length is asked for again; empty while it counts. */
     static Optional<Finding.Builder> ofLength(Situation situation, Stamped<Fact.LengthMeasured> length) {
         if (situation.isToldLater(length, Fact.LengthMeasured.class, fact -> fact.what() == Dimension.BODY)) {
-            return Optional.of(Verdict.again(SUIT_2, "toldLater")
+            return Optional.of(Verdict.again("finding.SUIT-2.toldLater")
                     .with("length", length.value().length()));
         }
         Optional<LocalDate> on = length.freshOn(situation.today());
         if (on.isEmpty()) {
-            return Optional.of(Verdict.again(SUIT_2, "timeInDoubt"));
+            return Optional.of(Verdict.again("finding.SUIT-2.timeInDoubt"));
         }
         boolean past = situation.today().isAfter(on.get()) && mayHaveOutgrown(situation, length.value(), on.get());
-        return past ? Optional.of(Verdict.again(SUIT_2, "mayHaveGrown").with("measured", on.get())) : Optional.empty();
+        return past
+                ? Optional.of(Verdict.again("finding.SUIT-2.mayHaveGrown").with("measured", on.get()))
+                : Optional.empty();
     }
 
     private static boolean mayHaveOutgrown(Situation situation, Fact.LengthMeasured length, LocalDate on) {

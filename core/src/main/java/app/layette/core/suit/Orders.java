@@ -1,7 +1,5 @@
 package app.layette.core.suit;
 
-import static app.layette.core.finding.RuleCode.SUIT_7;
-
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.OrderKind;
@@ -54,23 +52,24 @@ public final class Orders implements Rule {
         }
         Ordered given = order.get();
         if (given.order() == OrderKind.NONE) {
-            return Verdict.judged(Finding.of(SUIT_7, Weight.HOLDS, "noOrder"));
+            return Verdict.judged(Finding.of(Weight.HOLDS, "finding.SUIT-7.noOrder"));
         }
         if (isBlank(given.role()) || given.on() == null || given.reviewOn() == null) {
-            return Verdict.judged(Finding.of(SUIT_7, Weight.NOT_KNOWN, "orderIncomplete")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.SUIT-7.orderIncomplete")
                     .with("order", Argument.key("order", given.order()))
                     .changedBy("CLINICIAN"));
         }
         if (situation.today().isAfter(given.reviewOn())) {
-            return Verdict.judged(Finding.of(SUIT_7, Weight.NOT_KNOWN, "reviewPast")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.SUIT-7.reviewPast")
                     .with("review", given.reviewOn())
                     .changedBy("CLINICIAN"));
         }
         boolean kept = isKept(given.order(), situation);
-        return Verdict.judged(Finding.of(SUIT_7, kept ? Weight.HOLDS : Weight.STOP, kept ? "kept" : "against")
-                .with("order", Argument.key("order", given.order()))
-                .with("role", given.role())
-                .changedBy("CLINICIAN"));
+        return Verdict.judged(
+                Finding.of(kept ? Weight.HOLDS : Weight.STOP, kept ? "finding.SUIT-7.kept" : "finding.SUIT-7.against")
+                        .with("order", Argument.key("order", given.order()))
+                        .with("role", given.role())
+                        .changedBy("CLINICIAN"));
     }
 
     /**

@@ -1,7 +1,5 @@
 package app.layette.core.suit;
 
-import static app.layette.core.finding.RuleCode.SUIT_11;
-
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
@@ -51,18 +49,18 @@ public final class OwnConditions implements Rule {
         Evidence<List<String>> own =
                 situation.seat().map(SeatSheet::ownConditions).orElseThrow();
         if (own.value().isEmpty()) {
-            return Verdict.judged(Finding.of(SUIT_11, Weight.NOT_KNOWN, "conditionsNotLooked")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.SUIT-11.conditionsNotLooked")
                     .lacks(SheetValue.OWN_CONDITIONS)
                     .changedBy("SEAT_MANUAL"));
         }
         if (own.value().get().isEmpty()) {
             return Verdict.judged(
-                    Finding.of(SUIT_11, Weight.HOLDS, "noConditions").from(own));
+                    Finding.of(Weight.HOLDS, "finding.SUIT-11.noConditions").from(own));
         }
         String named = String.join("; ", own.value().get());
         return new AnsweredByEye(
                         Question.OWN_CONDITIONS,
-                        (here, answer) -> Verdict.judged(Finding.of(SUIT_11, Weight.HOLDS, "conditionsMet")
+                        (here, answer) -> Verdict.judged(Finding.of(Weight.HOLDS, "finding.SUIT-11.conditionsMet")
                                 .with("conditions", named)
                                 .from(own)))
                 .judge(situation);

@@ -1,7 +1,5 @@
 package app.layette.core.suit;
 
-import static app.layette.core.finding.RuleCode.SUIT_8;
-
 import app.layette.core.child.Child;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
@@ -73,13 +71,13 @@ public final class ScreeningDone implements Rule {
             return Verdict.open(Missing.Entry.CONDITION);
         }
         if (!isAskedOf(situation)) {
-            return Verdict.judged(Finding.of(SUIT_8, Weight.HOLDS, "notAsked"));
+            return Verdict.judged(Finding.of(Weight.HOLDS, "finding.SUIT-8.notAsked"));
         }
         return situation
                 .newest(Screened.class)
                 .map(screened -> answered(situation, screened.value()))
-                .orElseGet(() -> Verdict.judged(
-                        Finding.of(SUIT_8, Weight.NOT_KNOWN, "unanswered").changedBy("SCREENING")));
+                .orElseGet(() -> Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.SUIT-8.unanswered")
+                        .changedBy("SCREENING")));
     }
 
     /** Whether the question has to be asked for this child, as far as the child is known. */
@@ -110,23 +108,24 @@ public final class ScreeningDone implements Rule {
         return switch (screened.result()) {
             case PASSED -> Verdict.judged(passed(situation, screened));
             case NOT_PASSED ->
-                Verdict.judged(Finding.of(SUIT_8, Weight.STOP, "notPassed").changedBy("CLINICIAN"));
+                Verdict.judged(
+                        Finding.of(Weight.STOP, "finding.SUIT-8.notPassed").changedBy("CLINICIAN"));
             case NOT_OFFERED_CLINICIAN_INFORMED ->
                 who.isEmpty() || screened.on() == null
-                        ? Verdict.judged(Finding.of(SUIT_8, Weight.NOT_KNOWN, "whoWasInformed")
+                        ? Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.SUIT-8.whoWasInformed")
                                 .changedBy("SCREENING"))
-                        : Verdict.judged(Finding.of(SUIT_8, Weight.ADVISE, "clinicianInformed")
+                        : Verdict.judged(Finding.of(Weight.ADVISE, "finding.SUIT-8.clinicianInformed")
                                 .with("who", who));
         };
     }
 
     private static Finding.Builder passed(Situation situation, Screened screened) {
         if (screened.restraint() == null || screened.restraint().isBlank()) {
-            return Finding.of(SUIT_8, Weight.NOT_KNOWN, "whichRestraint").changedBy("SCREENING");
+            return Finding.of(Weight.NOT_KNOWN, "finding.SUIT-8.whichRestraint").changedBy("SCREENING");
         }
         return isThisRestraint(situation, screened)
-                ? Finding.of(SUIT_8, Weight.HOLDS, "passed").with("restraint", screened.restraint())
-                : Finding.of(SUIT_8, Weight.NOT_KNOWN, "otherRestraint")
+                ? Finding.of(Weight.HOLDS, "finding.SUIT-8.passed").with("restraint", screened.restraint())
+                : Finding.of(Weight.NOT_KNOWN, "finding.SUIT-8.otherRestraint")
                         .with("restraint", screened.restraint())
                         .changedBy("SCREENING");
     }

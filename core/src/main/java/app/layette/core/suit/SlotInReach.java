@@ -1,7 +1,5 @@
 package app.layette.core.suit;
 
-import static app.layette.core.finding.RuleCode.SUIT_4;
-
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Method;
@@ -60,19 +58,20 @@ public final class SlotInReach implements Rule {
             return Verdict.open(Missing.Entry.SHOULDER);
         }
         if (shoulder.get().count() == 0) {
-            return Verdict.judged(Finding.of(SUIT_4, Weight.NOT_KNOWN, "slotsNotKnown")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.SUIT-4.slotsNotKnown")
                     .lacks(SheetValue.SLOTS)
                     .changedBy("SEAT_MANUAL"));
         }
         if (shoulder.get().mayHaveGrown(situation)) {
-            return Verdict.judged(Verdict.again(SUIT_4, "mayHaveGrown")
+            return Verdict.judged(Verdict.again("finding.SUIT-4.mayHaveGrown")
                             .with("looked", shoulder.get().look().on())
                             .changedBy("SHOULDER"))
                     .restingOn(shoulder.get().look());
         }
         boolean reached = shoulder.get().best() >= 1;
         Finding.Builder finding = Finding.of(
-                        SUIT_4, reached ? Weight.HOLDS : Weight.STOP, reached ? "inReach" : "belowLowest")
+                        reached ? Weight.HOLDS : Weight.STOP,
+                        reached ? "finding.SUIT-4.inReach" : "finding.SUIT-4.belowLowest")
                 .with("slot", Math.max(1, shoulder.get().best()))
                 .changedBy(reached ? "SHOULDER" : "INSERT_OR_SEAT");
         shoulder.get().belowLowest().ifPresent(gap -> finding.with("above", gap));

@@ -1,7 +1,5 @@
 package app.layette.core.suit;
 
-import static app.layette.core.finding.RuleCode.SUIT_1;
-
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Situation;
@@ -57,7 +55,7 @@ public final class WeightFits implements Rule {
         }
         if (situation.weightMin().value().isEmpty()
                 || situation.weightMax().value().isEmpty()) {
-            return Verdict.judged(Finding.of(SUIT_1, Weight.NOT_KNOWN, "limitsNotKnown")
+            return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.SUIT-1.limitsNotKnown")
                     .lacks(limits(situation))
                     .from(situation.weightMin())
                     .changedBy("SEAT_MANUAL"));
@@ -86,7 +84,7 @@ public final class WeightFits implements Rule {
                 && situation.weightMax().value().isPresent();
         return known
                 ? inside(situation.weight().get().value(), situation).build()
-                : Finding.of(SUIT_1, Weight.NOT_KNOWN, "limitsNotKnown")
+                : Finding.of(Weight.NOT_KNOWN, "finding.SUIT-1.limitsNotKnown")
                         .changedBy("SEAT_MANUAL")
                         .build();
     }
@@ -96,8 +94,9 @@ public final class WeightFits implements Rule {
         Mass max = situation.weightMax().value().orElseThrow();
         boolean light = weight.isLessThan(min);
         boolean heavy = weight.isMoreThan(max);
-        String reason = light ? "tooLight" : heavy ? "tooHeavy" : "inside";
-        return Finding.of(SUIT_1, light || heavy ? Weight.STOP : Weight.HOLDS, reason)
+        String message =
+                light ? "finding.SUIT-1.tooLight" : heavy ? "finding.SUIT-1.tooHeavy" : "finding.SUIT-1.inside";
+        return Finding.of(light || heavy ? Weight.STOP : Weight.HOLDS, message)
                 .with("weight", weight)
                 .with("min", min)
                 .with("max", max)

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.core.belt.Reach;
 import app.layette.core.coming.Coming;
+import app.layette.core.coming.DueKind;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Answers;
 import app.layette.core.entry.Area;
@@ -38,22 +39,14 @@ import app.layette.core.stance.Stance;
 import app.layette.core.step.Phase;
 import app.layette.core.step.StepKey;
 import app.layette.formats.Examples;
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 class WordingTest {
-    private static final Pattern OWN_FINDING =
-            Pattern.compile("(?:Finding\\.of|again)\\(\\s*(?:RuleCode\\.)?([A-Z]+_\\d+),([^;]*?)\\)\\s*[.;:)\\n]");
-    private static final Pattern REASON = Pattern.compile("\"([a-z][A-Za-z]+)\"");
 
     private final Wording words = new Wording(Locale.ENGLISH, UnitSystem.METRIC);
 
@@ -86,7 +79,7 @@ class WordingTest {
                 keys.add("removal." + method + "." + step);
             }
         }
-        all(keys, "date", Coming.What.values());
+        all(keys, "date", DueKind.values());
         all(keys, "drawing.timeline", Coming.What.values());
         all(keys, "rethread", Fact.WebbingMove.values());
         for (Refusal refusal : Refusal.values()) {
@@ -120,34 +113,6 @@ class WordingTest {
             all(keys, "reading." + kind, Indicator.Reading.values());
         }
         assertThat(keys).filteredOn(key -> !words.knows(key)).isEmpty();
-    }
-
-    /** Every reason written in the rules' sources has a sentence; a sentence without a rule would be dead. */
-    @Test
-    void everyFindingOfTheRulesHasItsSentence() throws IOException {
-        List<String> missing = new ArrayList<>();
-        int found = 0;
-        for (Path source : coreSources()) {
-            Matcher finding = OWN_FINDING.matcher(Files.readString(source));
-            while (finding.find()) {
-                Matcher reason = REASON.matcher(finding.group(2));
-                while (reason.find()) {
-                    found++;
-                    String key = "finding." + finding.group(1).replace('_', '-') + "." + reason.group(1);
-                    if (!words.knows(key)) {
-                        missing.add(key + " in " + source.getFileName());
-                    }
-                }
-            }
-        }
-        assertThat(found).isGreaterThan(80);
-        assertThat(missing).isEmpty();
-    }
-
-    private static List<Path> coreSources() throws IOException {
-        try (Stream<Path> files = Files.walk(Path.of("..", "core", "src", "main", "java"))) {
-            return files.filter(file -> file.toString().endsWith(".java")).toList();
-        }
     }
 
     private static void all(List<String> keys, String prefix, Enum<?>... constants) {
