@@ -140,10 +140,11 @@ public final class RuleCode implements Comparable<RuleCode> {
      * @throws IllegalArgumentException when there is no such rule
      */
     public static RuleCode of(String text) {
-        return NAMED.values().stream()
-                .filter(code -> code.text().equals(text))
-                .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("There is no rule with the code " + text));
+        RuleCode code = NAMED.get(text.replace('-', '_'));
+        if (code == null || !code.text().equals(text)) {
+            throw new IllegalArgumentException("There is no rule with the code " + text);
+        }
+        return code;
     }
 
     @Override
