@@ -6,8 +6,10 @@ import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.domain.Limit;
@@ -69,22 +71,31 @@ public class FittingLists {
     /** Fittings that are open or were touched since yesterday, newest first. */
     @Transactional(readOnly = true)
     public List<Listed> recent(SignedIn user) {
-        return fittings
-                .recent(
-                        user.pointId(),
-                        viewing.clock().instant().minus(DAYS_IN_TODAY, ChronoUnit.DAYS),
-                        Limit.of(MOST_IN_TODAY))
-                .stream()
-                .map(FittingLists::listed)
-                .toList();
+        return recentRows(user).stream().map(FittingLists::listed).toList();
     }
 
-    /** The open fittings of a point and those that were chosen before, newest first. */
+    private List<FittingRow> recentRows(SignedIn user) {
+        return fittings.recent(
+                user.pointId(),
+                viewing.clock().instant().minus(DAYS_IN_TODAY, ChronoUnit.DAYS),
+                Limit.of(MOST_IN_TODAY));
+    }
+
+    /**
+     * The open fittings of a point and those that were chosen before, newest first. A child whose seat is fixed in several
+     * cars is there once: as it was chosen, else in the car touched last.
+     */
     @Transactional(readOnly = true)
     public List<OpenOne> openOnes(SignedIn user, List<UUID> chosen) {
-        return recent(user).stream()
-                .filter(each -> each.state().isUnderWay() || chosen.contains(each.id()))
-                .map(each -> new OpenOne(each.id(), each.child(), each.reference(), chosen.contains(each.id())))
+        Map<String, FittingRow> once = new LinkedHashMap<>();
+        recentRows(user).stream()
+                .filter(row -> row.overview().state().isUnderWay() || chosen.contains(row.id()))
+                .forEach(row -> once.merge(
+                        row.recordId() + " " + row.rider(),
+                        row,
+                        (one, other) -> chosen.contains(other.id()) ? other : one));
+        return once.values().stream()
+                .map(row -> new OpenOne(row.id(), row.childName(), row.family().reference(), chosen.contains(row.id())))
                 .toList();
     }
 

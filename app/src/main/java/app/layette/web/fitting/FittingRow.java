@@ -156,6 +156,11 @@ class FittingRow {
         return unit;
     }
 
+    /** What the child is called in the entries. */
+    String rider() {
+        return rider;
+    }
+
     String childName() {
         return childName == null ? family.childName() : childName;
     }

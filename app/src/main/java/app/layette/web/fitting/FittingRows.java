@@ -56,7 +56,7 @@ interface FittingRows extends JpaRepository<FittingRow, UUID> {
     List<FittingRow> find(UUID point, Collection<UUID> ids);
 
     @Query("""
-            select f from FittingRow f join fetch f.family
+            select f from FittingRow f join fetch f.family join fetch f.record
             where f.pointId = :point and (f.touchedAt >= :since or f.state in ('OPEN', 'PREPARED'))
             order by f.touchedAt desc""")
     List<FittingRow> recent(UUID point, Instant since, Limit limit);

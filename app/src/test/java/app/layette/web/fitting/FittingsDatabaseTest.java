@@ -287,6 +287,16 @@ class FittingsDatabaseTest extends DatabaseTest {
         assertThat(joinings.inAnotherCar(fitting, other, point, MARIT))
                 .as("sent twice it is one")
                 .isEqualTo(there);
+        SignedIn user = (SignedIn) users.loadUserByUsername("marit");
+        assertThat(lists.openOnes(user, List.of()))
+                .as("a child to choose is there once")
+                .filteredOn(each -> each.id().equals(fitting) || each.id().equals(there))
+                .hasSize(1);
+        assertThat(lists.openOnes(user, List.of(fitting)))
+                .as("as it was chosen")
+                .filteredOn(FittingLists.OpenOne::chosen)
+                .extracting(FittingLists.OpenOne::id)
+                .containsExactly(fitting);
         Fittings.Planned here = fittings.planned(fitting, point);
         Fittings.Planned planned = fittings.planned(there, point);
         assertThat(planned.childName()).isEqualTo(here.childName());
