@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 
 /**
  * The kinds of entries with their fields, as the records of {@link Fact} describe them. Whoever reads, checks, writes or
@@ -30,7 +31,7 @@ public final class FactFields {
         return of(kind).stream().filter(each -> each.name().equals(field)).findFirst();
     }
 
-    /** Every kind there is, by its name in documents and forms: its record in lower camel case. */
+    /** Every kind there is, by its name in documents and forms, its record in lower camel case; in the order of names. */
     public static Map<String, Class<? extends Fact>> byName() {
         return KINDS;
     }
@@ -70,7 +71,8 @@ public final class FactFields {
     }
 
     private static Map<String, Class<? extends Fact>> kinds() {
-        Map<String, Class<? extends Fact>> all = new LinkedHashMap<>();
+        // In which order a compiler lists them is its own affair: by name it is the same everywhere.
+        Map<String, Class<? extends Fact>> all = new TreeMap<>();
         Arrays.stream(Fact.class.getPermittedSubclasses())
                 .forEach(each -> all.put(nameOf(each), each.asSubclass(Fact.class)));
         return Collections.unmodifiableMap(all);

@@ -8,6 +8,9 @@ import app.layette.core.evidence.PermissionTable;
 import app.layette.core.evidence.Said;
 import app.layette.core.evidence.Source;
 import app.layette.core.evidence.Speaker;
+import app.layette.core.measure.Length;
+import app.layette.core.measure.Mass;
+import app.layette.core.seat.LengthLimit;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.vehicle.VehicleSheet;
 import java.util.List;
@@ -120,6 +123,69 @@ record ManualPages(Optional<SeatSheet> seat, Optional<VehicleSheet> car, Facts f
             }
         }
         return strictest;
+    }
+
+    /** The anchor limit that a manual prints: the sheet's, or a page read for this fitting where nobody had looked. */
+    Evidence<Mass> anchorLimit(Speaker speaker) {
+        return quantity(
+                Fact.Quantity.ANCHOR_LIMIT,
+                speaker,
+                sheet(speaker, SeatSheet::anchorLimit, VehicleSheet::anchorLimit),
+                Fact.QuantityRead::mass,
+                Stricter.SMALLER);
+    }
+
+    /** The gap to the front seat that a manual asks: the sheet's, or a page read where nobody had looked. */
+    Evidence<Length> gapAsked(Speaker speaker) {
+        return quantity(
+                Fact.Quantity.GAP,
+                speaker,
+                sheet(speaker, SeatSheet::gap, VehicleSheet::gap),
+                Fact.QuantityRead::length,
+                Stricter.LARGER);
+    }
+
+    /** The room above the head that the seat manual asks, a page read here filling or tightening it (SUIT-3). */
+    Evidence<Length> headRoomAsked() {
+        return ofSeat(
+                Fact.Quantity.HEAD_ROOM, seat -> seat.shell().headRoom(), Fact.QuantityRead::length, Stricter.LARGER);
+    }
+
+    /** The lightest child of the rear-facing mode, the strictest of sheet, mode and pages read here (SUIT-1). */
+    Evidence<Mass> weightMin() {
+        return ofSeat(Fact.Quantity.WEIGHT_MIN, SeatSheet::weightMin, Fact.QuantityRead::mass, Stricter.LARGER);
+    }
+
+    /** The heaviest child of the rear-facing mode (SUIT-1). */
+    Evidence<Mass> weightMax() {
+        return ofSeat(Fact.Quantity.WEIGHT_MAX, SeatSheet::weightMax, Fact.QuantityRead::mass, Stricter.SMALLER);
+    }
+
+    /** The longest child of the rear-facing mode, or that there is no such limit (SUIT-2). */
+    Evidence<LengthLimit> lengthMax() {
+        return ofSeat(
+                Fact.Quantity.LENGTH_MAX,
+                SeatSheet::lengthMax,
+                page -> page.length() == null ? null : LengthLimit.of(page.length()),
+                Stricter.SMALLER);
+    }
+
+    /** The widest spacing at which the seat manual lets the middle borrow inner anchors (CAB-4). */
+    Evidence<Length> borrowedSpacingMost() {
+        return ofSeat(
+                Fact.Quantity.BORROWED_SPACING,
+                SeatSheet::borrowedSpacingMost,
+                Fact.QuantityRead::length,
+                Stricter.SMALLER);
+    }
+
+    /** A quantity of the seat manual: the sheet's and every page read here, the strictest of them. */
+    private <Q extends Comparable<Q>> Evidence<Q> ofSeat(
+            Fact.Quantity quantity,
+            Function<SeatSheet, Evidence<Q>> ofSheet,
+            Function<Fact.QuantityRead, Q> ofPage,
+            Stricter stricter) {
+        return quantity(quantity, Speaker.SEAT, seat.map(ofSheet).orElse(Evidence.notLooked()), ofPage, stricter);
     }
 
     private static <Q extends Comparable<Q>> Evidence<Q> stricterOf(

@@ -21,26 +21,23 @@ import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.VehicleSheet;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Set;
-import java.util.UUID;
-import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /**
  * What is so now in one fitting, for one unit and its rider: the newest of the best-known facts, read from the entries
  * that count. Estimates answer nothing here; rules that want them ask for them by name.
+ *
+ * <p>It is read out of one log ({@link Facts}): which entries of an earlier fitting count ({@link ComingBack}), which
+ * sheets are in use and what fills them ({@link SheetsNow}), what the manuals say ({@link ManualPages}), the child's heights
+ * in the insert ({@link Heights}), who else is fitted here ({@link Neighbours}), and what would be so if ({@link Thought}).
  */
 public final class Situation {
-    private static final UUID AS_IF = new UUID(0, 0);
-    private static final Author NOBODY = new Author("nobody", Author.Role.TECHNICIAN);
-
     private final Practice practice;
     private final LocalDate today;
     private final Unit unit;
@@ -73,19 +70,16 @@ public final class Situation {
                 .filter(ofUnit::covers)
                 .map(entry -> entry.at(practice.zone()))
                 .toList();
-        boolean asBefore = isAsBefore(about);
-        Set<UUID> brought = broughtWith(record.entries());
-        this.facts = new Facts(about.stream()
-                .filter(entry -> asBefore || !isOfEarlierFitting(entry, brought))
-                .toList());
+        this.facts = new Facts(ComingBack.counting(about, record.entries()));
         this.alone = alone;
         this.neighbours = Neighbours.of(record, unit, sheets, effective);
         this.changes = Changes.in(facts.entries(), asSent(counting, ofUnit), neighbours.sheets(unit));
         this.sheets = AdoptedSheets.of(sheets, unit.sheet(), facts.entries());
         this.carInstead = Optional.empty();
         this.seatInstead = Optional.empty();
-        this.seatNow = filledSeat();
-        this.carNow = filledCar();
+        SheetsNow now = sheetsNow();
+        this.seatNow = now.seat(isQuickSeat(), child().map(Stamped::value), practice, today);
+        this.carNow = now.car();
         this.manuals = manuals();
     }
 
@@ -103,42 +97,10 @@ public final class Situation {
         this.sheets = other.sheets;
         this.carInstead = carInstead;
         this.seatInstead = seatInstead;
-        this.seatNow = filledSeat();
-        this.carNow = filledCar();
+        SheetsNow now = sheetsNow();
+        this.seatNow = seatInstead.or(() -> now.seat(isQuickSeat(), child().map(Stamped::value), practice, today));
+        this.carNow = carInstead.or(now::car);
         this.manuals = manuals();
-    }
-
-    /** Whether the family came back, and nothing was done to the seat since; the last word counts. */
-    private static boolean isAsBefore(List<Entry> entries) {
-        Facts all = new Facts(entries);
-        return all.last(Fact.CameBack.class, fact -> true).isPresent()
-                && all.last(Fact.Answered.class, fact -> fact.question() == Question.SINCE)
-                        .filter(since -> since.value().answer().equals("NOTHING")
-                                && !since.how().isCarried())
-                        .isPresent();
-    }
-
-    /** What an earlier fitting says of seat, papers, place and settings; measures are carried with or without it. */
-    private static boolean isOfEarlierFitting(Entry entry, Set<UUID> brought) {
-        Fact fact = entry.fact();
-        boolean measure = fact instanceof Fact.ChildDescribed
-                || fact instanceof Fact.Weighed
-                || fact instanceof Fact.LengthMeasured
-                || fact instanceof Fact.ShoulderSeen;
-        boolean came = entry.look() != null && brought.contains(entry.look()) && !isSince(fact);
-        return came || entry.how().isCarried() && !measure;
-    }
-
-    /** What came with the answer that nothing was done since goes with it: pages and a car's sheet among it. */
-    private static Set<UUID> broughtWith(List<Entry> entries) {
-        return entries.stream()
-                .filter(entry -> isSince(entry.fact()) && entry.look() != null)
-                .map(Entry::look)
-                .collect(Collectors.toSet());
-    }
-
-    private static boolean isSince(Fact fact) {
-        return fact instanceof Fact.Answered answered && answered.question() == Question.SINCE;
     }
 
     private static List<Entry> asSent(List<Entry> entries, About unit) {
@@ -205,41 +167,6 @@ public final class Situation {
         return seatNow;
     }
 
-    /** With what was read of it for this fitting, where no sheet says it. */
-    private Optional<SeatSheet> filledSeat() {
-        if (seatInstead.isPresent()) {
-            return seatInstead;
-        }
-        SheetFilling filling = new SheetFilling(readOfThisSeat())
-                .forChild(weight().map(Stamped::value), ageDays())
-                .forSlots(history(Fact.SlotsSet.class));
-        Optional<String> base = label(Fact.Part.BASE).map(label -> label.value().model());
-        return seatOfSheet()
-                .map(sheet -> SheetFilling.weighed(sheet, facts.pages(Fact.QuantityRead.class)))
-                .map(sheet -> filling.seat(sheet, practice.lawCountry(), base.filter(each -> !each.isBlank())));
-    }
-
-    private List<Stamped<Fact.SheetValueRead>> readOfThisSeat() {
-        return readSince(Set.of(Change.OTHER_SEAT, Change.LABEL_CORRECTED));
-    }
-
-    /** What was read or seen since the last of these changes: what was read of another seat or car says nothing. */
-    private List<Stamped<Fact.SheetValueRead>> readSince(Set<Change> others) {
-        int since = lastChange(others, 0);
-        return history(Fact.SheetValueRead.class).stream()
-                .filter(read -> read.seq() > since)
-                .toList();
-    }
-
-    private Optional<SeatSheet> seatOfSheet() {
-        if (isQuickSeat()) {
-            return newest(Fact.QuickSeatRead.class)
-                    .filter(read -> read.how().isReadInDocument())
-                    .map(QuickSeat::sheet);
-        }
-        return sheets.seat().map(SeatSheet::asReliedOn);
-    }
-
     /** Whether the seat is not on the shelf and is read from its label and manual here. */
     public boolean isQuickSeat() {
         return seatInstead.isEmpty() && unit.sheet().equals(QuickSeat.SHEET);
@@ -250,18 +177,8 @@ public final class Situation {
         return carNow;
     }
 
-    private Optional<VehicleSheet> filledCar() {
-        if (carInstead.isPresent()) {
-            return carInstead;
-        }
-        SheetFilling filling = new SheetFilling(readSince(Set.of(Change.OTHER_CAR)));
-        return carOfSheet().map(sheet -> filling.car(sheet, sheet.sheet().id().equals(QuickCar.SHEET)));
-    }
-
-    private Optional<VehicleSheet> carOfSheet() {
-        List<Stamped<Fact.QuickCarSeen>> seen = history(Fact.QuickCarSeen.class);
-        boolean quickIsLater = !seen.isEmpty() && seen.get(seen.size() - 1).seq() > sheets.carSince();
-        return quickIsLater ? QuickCar.sheet(seen) : sheets.car().map(VehicleSheet::asReliedOn);
+    private SheetsNow sheetsNow() {
+        return new SheetsNow(facts, sheets, kinds -> lastChange(kinds, 0), weight().map(Stamped::value));
     }
 
     /** A newer version of a sheet in use that no lead has adopted or declined. */
@@ -429,7 +346,7 @@ public final class Situation {
 
     /** Whether it is a re-check: the family came back, and nothing was done to the seat since. */
     public boolean isAsBefore() {
-        return isAsBefore(facts.entries());
+        return ComingBack.isAsBefore(facts.entries());
     }
 
     /** The day on which a child is due that is not born yet; empty once its birth is told. */
@@ -468,53 +385,8 @@ public final class Situation {
      */
     public Situation asIfInSeat(SeatSheet other, List<Fact.InsertSet> insert) {
         boolean same = other.sheet().id().equals(unit.sheet());
-        List<Entry> kept = facts.entries().stream()
-                .flatMap(entry ->
-                        ofChildOrCar(entry.fact(), same)
-                                .map(fact -> fact.equals(entry.fact()) ? entry : entry.with(fact))
-                                .stream())
-                .collect(Collectors.toCollection(ArrayList::new));
-        // As if set before anything was looked at, so that it spoils no look.
-        for (Fact.InsertSet piece : insert) {
-            kept.add(0, asIf(0, How.MEASURED, piece));
-        }
-        return new Situation(this, List.copyOf(kept), carInstead, Optional.of(other.asReliedOn()));
-    }
-
-    /** A screening was done in one restraint and says nothing of another. */
-    private Optional<Fact> ofChildOrCar(Fact fact, boolean sameSeat) {
-        if (fact instanceof Fact.LengthMeasured length && length.what() != Dimension.BODY) {
-            boolean onChild = length.what() == Dimension.SHOULDER || length.what() == Dimension.CROWN;
-            return onChild ? bare(length) : Optional.empty();
-        }
-        boolean kept = fact instanceof Fact.ChildDescribed
-                || fact instanceof Fact.Weighed
-                || fact instanceof Fact.LengthMeasured
-                || fact instanceof Fact.Ordered
-                || fact instanceof Fact.Screened && sameSeat
-                || fact instanceof Fact.QuickCarSeen
-                || fact instanceof Fact.SheetValueRead read && read.value().isOfPlace()
-                || fact instanceof Fact.PermissionRead page && page.speaker() == Speaker.CAR
-                || fact instanceof Fact.QuantityRead read && read.speaker() == Speaker.CAR
-                || fact instanceof Fact.Answered answered
-                        && (answered.question() == Question.CONDITION || answered.question() == Question.REACH);
-        return kept ? Optional.of(fact) : Optional.empty();
-    }
-
-    private Optional<Fact> bare(Fact.LengthMeasured height) {
-        boolean onChild = height.what() == Dimension.SHOULDER || height.what() == Dimension.CROWN;
-        if (height.insert() == Fact.InsertState.BARE || !onChild) {
-            return Optional.of(height);
-        }
-        return knowsInsert()
-                ? Optional.of(new Fact.LengthMeasured(
-                        height.of(), height.what(), height.length().minus(insertLift()), Fact.InsertState.BARE))
-                : Optional.empty();
-    }
-
-    private Entry asIf(int seq, How how, Fact fact) {
-        return new Entry(
-                AS_IF, seq, seq - 1, today.atStartOfDay(practice.zone()).toOffsetDateTime(), NOBODY, how, null, fact);
+        List<Entry> kept = thought().withoutSeat(same, heights(), insert);
+        return new Situation(this, kept, carInstead, Optional.of(other.asReliedOn()));
     }
 
     /**
@@ -526,12 +398,12 @@ public final class Situation {
 
     /** The same fitting as if this had just been read on a page of a manual. It is never stored. */
     public Situation asIfRead(String page, Fact fact) {
-        return asIf(asIf(lastPlace() + 1, How.manual(page), fact));
+        return thinking(thought().then(lastSeq(), How.manual(page), fact));
     }
 
     /** The same fitting as if this had just been seen or set, to ask the rules about it. It is never stored. */
     public Situation asIf(Fact fact) {
-        return asIf(asIf(lastPlace() + 1, How.MEASURED, fact));
+        return thinking(thought().then(lastSeq(), How.MEASURED, fact));
     }
 
     /**
@@ -539,25 +411,15 @@ public final class Situation {
      * stored.
      */
     public Situation asIfInsert(InsertPiece piece, boolean in) {
-        List<Entry> kept = facts.entries().stream()
-                .map(entry -> entry.fact() instanceof Fact.LengthMeasured height && height.what() != Dimension.BODY
-                        ? bare(height).map(each -> entry.with(each)).orElse(entry)
-                        : entry)
-                .toList();
-        return new Situation(this, kept, carInstead, seatInstead).asIf(new Fact.InsertSet(unit.id(), piece.key(), in));
+        return thinking(thought().onBareShell(heights())).asIf(new Fact.InsertSet(unit.id(), piece.key(), in));
     }
 
-    private int lastPlace() {
-        int thought = facts.entries().stream().mapToInt(Entry::seq).max().orElse(0);
-        return Math.max(lastSeq(), thought);
+    private Thought thought() {
+        return new Thought(facts.entries(), today.atStartOfDay(practice.zone()).toOffsetDateTime());
     }
 
-    private Situation asIf(Entry thought) {
-        return new Situation(
-                this,
-                Stream.concat(facts.entries().stream(), Stream.of(thought)).toList(),
-                carInstead,
-                seatInstead);
+    private Situation thinking(List<Entry> entries) {
+        return new Situation(this, entries, carInstead, seatInstead);
     }
 
     /** The chosen seating position, when the car has it. */
@@ -572,7 +434,7 @@ public final class Situation {
                 .filter(read -> isQuickSeat() && read.value().slots() != null)
                 .map(read -> read.value().slots())
                 .or(() -> seat().flatMap(seat -> seat.shell().slots().value()).map(List::size))
-                .or(() -> new SheetFilling(readOfThisSeat()).slots())
+                .or(() -> sheetsNow().slots())
                 .orElse(0);
     }
 
@@ -583,44 +445,26 @@ public final class Situation {
 
     /** Whether a piece of the insert was last seen in or out; empty when nobody said. */
     public Optional<Stamped<Fact.InsertSet>> insert(InsertPiece piece) {
-        return set(Fact.InsertSet.class, fact -> fact.piece().equals(piece.key()));
+        return heights().insert(piece);
     }
 
     /** How much the pieces now in lift the child along the shell back. */
     public Length insertLift() {
-        Length lift = Length.ZERO;
-        for (InsertPiece piece :
-                seat().map(SeatSheet::insert).flatMap(Evidence::value).orElse(List.of())) {
-            if (insert(piece).map(set -> set.value().in()).orElse(false)) {
-                lift = lift.plus(piece.lift());
-            }
-        }
-        return lift;
+        return heights().lift();
     }
 
     /** Top of the shoulder along the shell back with the insert as it is, by tape; empty when only seen by eye. */
     public Optional<Stamped<Length>> shoulder() {
-        return measured(Dimension.SHOULDER).flatMap(this::withInsert);
+        return measured(Dimension.SHOULDER).flatMap(heights()::withInsert);
     }
 
     /** Top of the head along the shell back with the insert as it is, by tape. */
     public Optional<Stamped<Length>> crown() {
-        return measured(Dimension.CROWN).flatMap(this::withInsert);
+        return measured(Dimension.CROWN).flatMap(heights()::withInsert);
     }
 
-    /** A height on the bare shell needs the lift of an insert that is known; else it says nothing (HAR-3). */
-    private Optional<Stamped<Length>> withInsert(Stamped<Fact.LengthMeasured> height) {
-        Length length = height.value().length();
-        if (height.value().insert() != Fact.InsertState.BARE) {
-            return Optional.of(height.with(length));
-        }
-        return knowsInsert() ? Optional.of(height.with(length.plus(insertLift()))) : Optional.empty();
-    }
-
-    private boolean knowsInsert() {
-        return seat().flatMap(seat -> seat.insert().value())
-                .map(pieces -> pieces.stream().allMatch(piece -> insert(piece).isPresent()))
-                .orElse(false);
+    private Heights heights() {
+        return new Heights(facts, seatNow);
     }
 
     /**
@@ -651,71 +495,37 @@ public final class Situation {
 
     /** The anchor limit that a manual prints: the sheet's, or a page read for this fitting where nobody had looked. */
     public Evidence<Mass> anchorLimit(Speaker speaker) {
-        return manuals.quantity(
-                Fact.Quantity.ANCHOR_LIMIT,
-                speaker,
-                manuals.sheet(speaker, SeatSheet::anchorLimit, VehicleSheet::anchorLimit),
-                Fact.QuantityRead::mass,
-                ManualPages.Stricter.SMALLER);
+        return manuals.anchorLimit(speaker);
     }
 
     /** The gap to the front seat that a manual asks: the sheet's, or a page read where nobody had looked. */
     public Evidence<Length> gapAsked(Speaker speaker) {
-        return manuals.quantity(
-                Fact.Quantity.GAP,
-                speaker,
-                manuals.sheet(speaker, SeatSheet::gap, VehicleSheet::gap),
-                Fact.QuantityRead::length,
-                ManualPages.Stricter.LARGER);
+        return manuals.gapAsked(speaker);
     }
 
     /** The room above the head that the seat manual asks, a page read here filling or tightening it (SUIT-3). */
     public Evidence<Length> headRoomAsked() {
-        return ofSeat(
-                Fact.Quantity.HEAD_ROOM,
-                seat -> seat.shell().headRoom(),
-                Fact.QuantityRead::length,
-                ManualPages.Stricter.LARGER);
+        return manuals.headRoomAsked();
     }
 
     /** The lightest child of the rear-facing mode, the strictest of sheet, mode and pages read here (SUIT-1). */
     public Evidence<Mass> weightMin() {
-        return ofSeat(
-                Fact.Quantity.WEIGHT_MIN, SeatSheet::weightMin, Fact.QuantityRead::mass, ManualPages.Stricter.LARGER);
+        return manuals.weightMin();
     }
 
     /** The heaviest child of the rear-facing mode (SUIT-1). */
     public Evidence<Mass> weightMax() {
-        return ofSeat(
-                Fact.Quantity.WEIGHT_MAX, SeatSheet::weightMax, Fact.QuantityRead::mass, ManualPages.Stricter.SMALLER);
+        return manuals.weightMax();
     }
 
     /** The longest child of the rear-facing mode, or that there is no such limit (SUIT-2). */
     public Evidence<LengthLimit> lengthMax() {
-        return ofSeat(
-                Fact.Quantity.LENGTH_MAX,
-                SeatSheet::lengthMax,
-                page -> page.length() == null ? null : LengthLimit.of(page.length()),
-                ManualPages.Stricter.SMALLER);
+        return manuals.lengthMax();
     }
 
     /** The widest spacing at which the seat manual lets the middle borrow inner anchors (CAB-4). */
     public Evidence<Length> borrowedSpacingMost() {
-        return ofSeat(
-                Fact.Quantity.BORROWED_SPACING,
-                SeatSheet::borrowedSpacingMost,
-                Fact.QuantityRead::length,
-                ManualPages.Stricter.SMALLER);
-    }
-
-    /** A quantity of the seat manual: the sheet's and every page read here, the strictest of them. */
-    private <Q extends Comparable<Q>> Evidence<Q> ofSeat(
-            Fact.Quantity quantity,
-            Function<SeatSheet, Evidence<Q>> ofSheet,
-            Function<Fact.QuantityRead, Q> ofPage,
-            ManualPages.Stricter stricter) {
-        return manuals.quantity(
-                quantity, Speaker.SEAT, seat().map(ofSheet).orElse(Evidence.notLooked()), ofPage, stricter);
+        return manuals.borrowedSpacingMost();
     }
 
     /** The latest place at which any of these changes happened, leaving out one entry's own place; 0 for never. */
