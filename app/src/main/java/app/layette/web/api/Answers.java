@@ -68,7 +68,7 @@ class Answers {
             throw ApiException.field("Idempotency-Key", key, "1 to " + LONGEST_KEY + " letters");
         }
         // Twice at once: the second waits for the first.
-        turns.take(program.id() + " " + key);
+        turns.take("answer " + program.id() + " " + key);
         String sha = Sha256.of(address + "\n" + body);
         Optional<Kept> kept = jdbc.sql("select request_sha256, status, location, body from program_answer"
                         + " where point_id = :point and program_id = :program and key = :key")

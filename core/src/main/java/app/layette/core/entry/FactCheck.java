@@ -111,8 +111,8 @@ public final class FactCheck {
         if (text.isBlank()) {
             needed(field.name(), field.isNeeded() ? null : text);
         } else if (text.strip().length() > field.written().longest()) {
-            String most = field.written().longest() + " letters";
-            problems.add(FieldProblem.outside(field.name(), shortened(text.strip()), "1", most));
+            String most = String.valueOf(field.written().longest());
+            problems.add(new FieldProblem(field.name(), shortened(text.strip()), "TOO_LONG", "1", most));
         }
     }
 

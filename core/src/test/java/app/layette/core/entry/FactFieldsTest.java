@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.measure.Angle;
+import app.layette.core.measure.Bounds;
+import app.layette.core.measure.DayBounds;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import java.time.LocalDate;
@@ -94,6 +96,61 @@ class FactFieldsTest {
     void someCannotBeLeftOut(String kind, String field) {
         assertThat(FactFields.of(FactFields.byName().get(kind), field))
                 .hasValueSatisfying(each -> assertThat(each.isNeeded()).isTrue());
+    }
+
+    /** The ranges of masses, lengths and days, a second time: one that is changed or left out is changed in both places. */
+    @Test
+    void everyRangeIsTheOneThatItsFieldIsTakenIn() {
+        assertThat(fields().stream()
+                        .filter(each -> each.written().in() != Bounds.OF_ITS_TYPE
+                                || each.written().days() != DayBounds.ANY)
+                        .map(each -> FactFields.nameOf(each.kind()) + "." + each.name() + " "
+                                + (each.written().in() == Bounds.OF_ITS_TYPE
+                                        ? each.written().days()
+                                        : each.written().in())))
+                .containsExactlyInAnyOrder(
+                        "childDescribed.born LAST_FIVE_YEARS",
+                        "childDescribed.birthWeight BIRTH_MASS",
+                        "expected.due DUE",
+                        "weighed.mass CHILD_MASS",
+                        "labelRead.made MADE",
+                        "quantityRead.mass SHEET_MASS",
+                        "sheetValueRead.from SHEET_MASS",
+                        "sheetValueRead.to SHEET_MASS",
+                        "layerSeen.loose LAYER",
+                        "layerSeen.pressed LAYER",
+                        "rollPlaced.diameter ROLL",
+                        "rollPlaced.thickness CLOTH_THICKNESS",
+                        "rollPlaced.rolled CLOTH",
+                        "ordered.on LAST_FIVE_YEARS",
+                        "quickSeatRead.weightMin CHILD_MASS",
+                        "quickSeatRead.weightMax CHILD_MASS",
+                        "quickSeatRead.lengthMax BODY",
+                        "quickSeatRead.zoneFrom CHILD_MASS",
+                        "quickSeatRead.zoneTo CHILD_MASS",
+                        "crashedSince.on LAST_FIVE_YEARS");
+    }
+
+    /** What a mass or a length of a named range must not be is refused, of a new entry. */
+    @ParameterizedTest
+    @MethodSource("fields")
+    void aMassOrLengthOutsideItsRangeIsRefused(FactField field) {
+        Situation situation = FittingBuilder.ready().plan().situation();
+        List<Object> outside = new ArrayList<>();
+        field.written().in().mass().ifPresent(range -> {
+            outside.add(Mass.ofGrams(range.max().grams() + 1));
+            outside.add(Mass.ofGrams(range.min().grams() - 1));
+        });
+        field.written().in().length().ifPresent(range -> {
+            outside.add(Length.ofMillimetres(range.max().millimetres() + 1));
+            outside.add(Length.ofMillimetres(range.min().millimetres() - 1));
+        });
+        for (Object value : outside) {
+            assertThat(FactCheck.problems(with(field, value), situation))
+                    .as("%s", value)
+                    .extracting(FieldProblem::field)
+                    .contains(field.name());
+        }
     }
 
     /** The range of a length follows from what was measured, where the entry says what. */
