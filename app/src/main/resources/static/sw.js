@@ -1,12 +1,14 @@
-// Keeps the shell and the pages last seen, so that a fitting stays open where there is no signal. The network always
-// comes first: a kept page is shown only when there is none. Signing out forgets the pages.
+// Keeps the shell and the pages last seen, so that a fitting stays open where there is no signal. For a page the network
+// always comes first: a kept one is shown only when there is none. Signing out forgets the pages.
 const SHELL = "layette-shell-1";
 const PAGES = "layette-pages-1";
+const ALONE = "layette-offline-1";
 
-// Shown where there is no signal and the page itself was never seen here, with the styles that it names.
+// Shown where there is no signal and the page itself was never seen here, with the styles that it names. It is kept apart:
+// newer versions of the shell never push it out.
 const OFFLINE = "/offline";
 const keepOffline = async () => {
-  const cache = await caches.open(SHELL);
+  const cache = await caches.open(ALONE);
   const page = await fetch(OFFLINE);
   const styles = [...(await page.clone().text()).matchAll(/href="([^"]+\.(?:css|svg))"/g)].map((each) => each[1]);
   await cache.put(OFFLINE, page);
@@ -15,11 +17,15 @@ const keepOffline = async () => {
 
 self.addEventListener("install", (event) => {
   self.skipWaiting();
+  // What is sent is none of this script's business, and does not wait for it to wake up.
+  event.addRoutes?.({ condition: { requestMethod: "POST" }, source: "network" });
   event.waitUntil(keepOffline());
 });
 self.addEventListener("activate", (event) => event.waitUntil(self.clients.claim()));
 
 const isShell = (url) => /^\/(css|js|fonts|webjars)\//.test(url.pathname) || url.pathname === "/favicon.svg";
+// What carries its print in its name is never anything else.
+const isForGood = (url) => /-[0-9a-f]{32}\.\w+$/.test(url.pathname);
 const isPage = (request, url) =>
   (request.mode === "navigate" && (url.pathname === "/" || url.pathname === "/quick" || url.pathname.startsWith("/fittings/"))) ||
   url.pathname === "/quick/table";
@@ -34,7 +40,14 @@ const forgetOldest = async (cache) => {
   await Promise.all(keys.slice(0, Math.max(0, keys.length - MOST_KEPT)).map((key) => cache.delete(key)));
 };
 
-const networkFirst = async (request, name) => {
+const keep = async (cache, request, response) => {
+  await cache.put(request, response);
+  await forgetOldest(cache);
+};
+
+// What came is shown at once, and kept meanwhile.
+const networkFirst = async (event, name) => {
+  const { request } = event;
   const cache = await caches.open(name);
   try {
     const response = await fetch(request);
@@ -43,8 +56,7 @@ const networkFirst = async (request, name) => {
       await caches.delete(PAGES);
     }
     if (response.ok && !response.redirected) {
-      await cache.put(request, response.clone());
-      await forgetOldest(cache);
+      event.waitUntil(keep(cache, request, response.clone()));
     }
     return response;
   } catch (error) {
@@ -59,6 +71,8 @@ const networkFirst = async (request, name) => {
   }
 };
 
+const keptFirst = async (event) => (await caches.match(event.request)) ?? networkFirst(event, SHELL);
+
 const noConnection = async (request) => {
   const kept = request.mode === "navigate" ? await caches.match(OFFLINE) : undefined;
   return kept ?? Response.error();
@@ -70,9 +84,9 @@ self.addEventListener("fetch", (event) => {
     return;
   }
   if (isShell(url)) {
-    event.respondWith(networkFirst(event.request, SHELL));
+    event.respondWith(isForGood(url) ? keptFirst(event) : networkFirst(event, SHELL));
   } else if (isPage(event.request, url)) {
-    event.respondWith(networkFirst(event.request, PAGES).catch(() => noConnection(event.request)));
+    event.respondWith(networkFirst(event, PAGES).catch(() => noConnection(event.request)));
   } else if (event.request.mode === "navigate") {
     event.respondWith(fetch(event.request).catch(() => noConnection(event.request)));
   }

@@ -26,7 +26,7 @@ class ConnectionIT {
 
     @Test
     void entriesMadeWithoutConnectionAreKeptThroughAReloadAndSentInOrderOnce() {
-        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 1280, 800)) {
             desk.signIn("marit").click("text=Tamsin");
             desk.step("Harness the child");
             desk.click("#ask-question-clothing summary");
@@ -56,7 +56,7 @@ class ConnectionIT {
 
     @Test
     void whatTheServerMissedWhileItWasDownIsSentWhenItIsBack() {
-        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 1280, 800)) {
             desk.signIn("marit").click("text=Bramwell");
             int before = app.newestKinds("Bramwell", 500).size();
             app.kill();
@@ -71,8 +71,8 @@ class ConnectionIT {
 
     @Test
     void aLevelReadOfflineBeforeAColleagueTightenedDoesNotCount() {
-        try (Desk desk = new Desk(app.address(), 1280, 800);
-                Desk colleague = new Desk(app.address(), 1280, 800)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 1280, 800);
+                Desk colleague = Desk.keepingPages(app.address(), 1280, 800)) {
             desk.signIn("marit").click("text=Tamsin");
             desk.step("Level, child in");
             desk.click("#ask-level-child summary");
@@ -97,8 +97,8 @@ class ConnectionIT {
 
     @Test
     void twoPeopleSeeEachOthersEntriesAndNobodysTypingIsLost() {
-        try (Desk desk = new Desk(app.address(), 1280, 800);
-                Desk colleague = new Desk(app.address(), 1280, 800)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 1280, 800);
+                Desk colleague = Desk.keepingPages(app.address(), 1280, 800)) {
             desk.signIn("marit").click("text=Linnea");
             desk.step("Weight and length");
             desk.click("#ask-weight summary");
@@ -117,7 +117,7 @@ class ConnectionIT {
 
     @Test
     void aNumberIsSaidInTheOtherUnitWhileItIsTyped() {
-        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 1280, 800)) {
             desk.signIn("marit").click("text=Osric");
             desk.step("Weight and length");
             desk.click("#ask-weight summary");
@@ -137,7 +137,7 @@ class ConnectionIT {
     @Test
     void halfSentFormsKeepNobodyFromReading() throws IOException {
         List<Socket> halves = new ArrayList<>();
-        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 1280, 800)) {
             int port = URI.create(app.address()).getPort();
             for (int i = 0; i < 200; i++) {
                 Socket half = new Socket("127.0.0.1", port);
@@ -159,10 +159,11 @@ class ConnectionIT {
     /** No session lasts longer than twelve hours, and no page of it that was kept for where there is no signal. */
     @Test
     void aKeptPageIsOverWithTheLongestSession() {
-        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 1280, 800)) {
             desk.signIn("marit").click("text=Bramwell");
             desk.page().waitForFunction("() => navigator.serviceWorker.controller !== null");
             desk.page().reload();
+            desk.page().waitForFunction("async () => (await caches.match(location.href)) !== undefined");
             String fitting = desk.page().url().replace(app.address(), "");
             desk.offline(true).open(fitting);
             assertThat(desk.title()).isNotEmpty();
@@ -178,6 +179,33 @@ class ConnectionIT {
                     .isEqualTo("780px");
             desk.isAccessible("no connection");
             desk.forgive();
+        }
+    }
+
+    /** An address with its print is never anything else: it is not asked for twice. Newer ones never push out what is shown offline. */
+    @Test
+    void whatCarriesItsPrintIsTakenFromWhatIsKeptAndTheOfflinePageStays() {
+        try (Desk desk = Desk.keepingPages(app.address(), 1280, 800)) {
+            desk.signIn("marit");
+            desk.page().waitForFunction("() => navigator.serviceWorker.controller !== null");
+            desk.page().reload();
+            desk.page()
+                    .evaluate("async () => { const shell = await caches.open('layette-shell-1');"
+                            + " for (let i = 0; i < 100; i++) { await shell.put('/css/old-' + i + '.css', new Response('old')); }"
+                            + " await fetch('/favicon.svg'); }");
+            desk.page()
+                    .waitForFunction("async () => { const shell = await caches.open('layette-shell-1');"
+                            + " return (await shell.keys()).length <= 80; }");
+            assertThat(desk.page()
+                            .evaluate(
+                                    "async () => { const level = document.querySelector('script[src*=\"/js/level-\"]').src;"
+                                            + " const shell = await caches.open('layette-shell-1');"
+                                            + " await shell.put(level, new Response('kept'));"
+                                            + " const offline = await caches.open('layette-offline-1');"
+                                            + " return [await (await fetch(level)).text(), (await offline.match('/offline')) !== undefined]"
+                                            + ".join(); }"))
+                    .isEqualTo("kept,true");
+            desk.isQuiet();
         }
     }
 

@@ -122,9 +122,6 @@ class EveryViewIT {
     @Test
     void theFirstViewIsLight() {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
-            desk.page()
-                    .context()
-                    .addInitScript("Object.defineProperty(navigator, 'serviceWorker', {value: undefined})");
             desk.signIn("marit").click("text=Tamsin");
             desk.page().waitForLoadState();
             assertThat(desk.bytesOverTheWire())

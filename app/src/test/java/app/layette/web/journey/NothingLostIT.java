@@ -22,8 +22,8 @@ class NothingLostIT {
     @Test
     void noCharacterIsLostOverFiftyInterruptions() {
         Random random = new Random(13);
-        try (Desk desk = new Desk(app.address(), 1280, 800);
-                Desk colleague = new Desk(app.address(), 1280, 800)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 1280, 800);
+                Desk colleague = Desk.keepingPages(app.address(), 1280, 800)) {
             colleague.signIn("tove").click("text=Linnea");
             colleague.step("Slots and webbing");
             desk.signIn("marit").click("text=Linnea");
@@ -95,7 +95,7 @@ class NothingLostIT {
 
     @Test
     void aFamilyItsWalkAndAPhotographWaitForTheConnection() {
-        try (Desk desk = new Desk(app.address(), 390, 844)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 390, 844)) {
             desk.signIn("marit").click("text=Bramwell");
             String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
             desk.open(fitting + "/as-found?area=HARNESS");
@@ -131,7 +131,7 @@ class NothingLostIT {
     /** A page that leads on says there what it refused: that is kept with its reason, never taken for sent. */
     @Test
     void whatWaitedAndIsRefusedStaysInTheListWithItsReason() {
-        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 1280, 800)) {
             desk.signIn("marit").click("text=Bramwell");
             String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
             desk.open(fitting + "/as-found?area=HARNESS");
@@ -166,7 +166,7 @@ class NothingLostIT {
 
     @Test
     void whatWasRefusedIsStillThereAfterAReload() {
-        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 1280, 800)) {
             desk.signIn("marit").click("text=Linnea");
             desk.step("Weight and length").click("#ask-weight summary");
             desk.page().fill(FIELD, "6 lb 20 oz");
@@ -180,7 +180,7 @@ class NothingLostIT {
 
     @Test
     void anExpiredSessionKeepsAFormAndSaysSo() {
-        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 1280, 800)) {
             desk.signIn("ilse").open("/fittings/new");
             desk.newFamily("reference", "W-7002");
             desk.newFamily("childName", "Ignatia");
@@ -210,7 +210,7 @@ class NothingLostIT {
 
     @Test
     void aRefusedFormMarksItsFieldsAndGoesThere() {
-        try (Desk desk = new Desk(app.address(), 390, 844)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 390, 844)) {
             desk.signIn("ilse").open("/fittings/new");
             desk.newFamily("reference", "W-7003");
             desk.newFamily("childName", "Hedwig");

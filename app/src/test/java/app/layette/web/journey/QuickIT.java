@@ -26,7 +26,7 @@ class QuickIT {
     /** One number and three taps, one of them to come here; the card grows with each. */
     @Test
     void aFamilyThatNobodyKnowsTakesOneNumberAndThreeTaps() {
-        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 1280, 800)) {
             desk.signIn("marit");
             desk.page().keyboard().press("q");
             desk.page().waitForURL("**/quick");
@@ -54,7 +54,7 @@ class QuickIT {
     /** Here before: the family, the way. Two taps, and what was cleared is said. */
     @Test
     void aFamilyThatWasHereTakesTwoTapsOnAPhone() {
-        try (Desk desk = new Desk(app.address(), 390, 844)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 390, 844)) {
             desk.signIn("marit").open("/quick");
             tap(desk, ".chip[data-family=W-1041]");
             assertThat(card(desk, "Wrenfold Thimble")).contains("that still holds today");
@@ -70,11 +70,11 @@ class QuickIT {
     @Test
     void theCardGoesToTheirPhone() {
         String path;
-        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 1280, 800)) {
             desk.signIn("marit").open("/quick?family=W-1041&shows=AMERICAN");
             path = URI.create(desk.page().getAttribute(".send a", "href")).getPath();
         }
-        try (Desk phone = new Desk(app.address(), 390, 844)) {
+        try (Desk phone = Desk.keepingPages(app.address(), 390, 844)) {
             phone.open(path);
             assertThat(phone.page().textContent("main"))
                     .contains("American routing", "planned, not checked", "Before you drive")
@@ -95,7 +95,7 @@ class QuickIT {
     /** Without a signal the card is looked up in the table that came with the page; outside it, it needs a connection. */
     @Test
     void withoutASignalItIsLookedUp() {
-        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 1280, 800)) {
             desk.signIn("marit");
             desk.page().waitForResponse(response -> response.url().endsWith("/quick/table"), () -> desk.open("/quick"));
             desk.page().context().setOffline(true);

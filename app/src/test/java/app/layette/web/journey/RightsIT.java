@@ -23,8 +23,8 @@ class RightsIT {
 
     @Test
     void whatATraineeCorrectsAfterTheEndWaitsForASignature() {
-        try (Desk pim = new Desk(app.address(), 1280, 800);
-                Desk marit = new Desk(app.address(), 390, 844)) {
+        try (Desk pim = Desk.keepingPages(app.address(), 1280, 800);
+                Desk marit = Desk.keepingPages(app.address(), 390, 844)) {
             pim.signIn("pim").click("text=Ottilie");
             String fitting = pim.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
             String told =
@@ -57,7 +57,7 @@ class RightsIT {
 
     @Test
     void aCorrectionAfterTheSealIsMarkedOnTheFamilysPageWithItsDate() {
-        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 1280, 800)) {
             desk.signIn("marit").click("text=Ottilie");
             String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
             desk.open(fitting + "/handout");
@@ -75,7 +75,7 @@ class RightsIT {
     /** The page asks every few seconds whether a colleague added anything: that keeps no session awake. */
     @Test
     void aSessionInWhichNobodyDidAnythingIsOverAndItsPagesAreGoneFromTheTablet() {
-        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 1280, 800)) {
             desk.signIn("marit").click("text=Bramwell");
             desk.page().reload();
             String kept =
@@ -126,7 +126,7 @@ class RightsIT {
 
     @Test
     void aCrashSinceStopsTheFamilyAndIsDueAndLeavesTheSealWhole() {
-        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 1280, 800)) {
             desk.signIn("marit").click("text=Ottilie");
             String fitting = desk.page().url().replaceAll(".*/fittings/([^?]*).*", "/fittings/$1");
             desk.open(fitting + "/record");
@@ -149,7 +149,7 @@ class RightsIT {
 
     @Test
     void aTabletTakenOverSendsNobodysEntriesAsSomebodyElse() {
-        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 1280, 800)) {
             desk.signIn("marit").click("text=Bramwell");
             int before = app.newestKinds("Bramwell", 500).size();
             desk.offline(true).tapOffline("A flat hand or more");
@@ -191,7 +191,7 @@ class RightsIT {
 
     @Test
     void aLeadHandsOverWhatWaitsOfSomebodyWhoDoesNotComeBack() {
-        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 1280, 800)) {
             desk.signIn("marit").click("text=Bramwell");
             int before = app.newestKinds("Bramwell", 500).size();
             desk.offline(true).tapOffline("A flat hand or more");
@@ -216,8 +216,8 @@ class RightsIT {
 
     @Test
     void aRemovedPersonsOpenSessionStopsAtOnceAndARoleCountsFromTheNextRequest() {
-        try (Desk desk = new Desk(app.address(), 1280, 800);
-                Desk lead = new Desk(app.address(), 1280, 800)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 1280, 800);
+                Desk lead = Desk.keepingPages(app.address(), 1280, 800)) {
             desk.signIn("ansel").click("text=Tamsin");
             lead.signIn("tove").open("/point");
             assertThat(lead.page().locator("[name=phone]").count()).isZero();
@@ -243,7 +243,7 @@ class RightsIT {
 
     @Test
     void aTraineesSheetIsADraftThatReplacesNothingAndCanBeDropped() {
-        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+        try (Desk desk = Desk.keepingPages(app.address(), 1280, 800)) {
             desk.signIn("pim").open("/shelf");
             String sheet = desk.page()
                     .request()

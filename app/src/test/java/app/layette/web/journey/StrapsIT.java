@@ -16,7 +16,7 @@ class StrapsIT {
     static final RunningApp app = RunningApp.shared();
 
     private static Desk atTheStraps(String child) {
-        Desk desk = new Desk(app.address(), 1280, 800);
+        Desk desk = Desk.keepingPages(app.address(), 1280, 800);
         desk.signIn("marit").click("text=" + child);
         String fitting = desk.page().url().replaceAll(".*/fittings/([0-9a-f-]*).*", "/fittings/$1");
         desk.open(fitting + "/rethread");

@@ -16,6 +16,7 @@ import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.PlaywrightException;
 import com.microsoft.playwright.Request;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -67,6 +68,7 @@ public final class Desk implements AutoCloseable {
     private static final int LONGEST_WAIT_MS = 90_000;
 
     private static final int MOST_SEEN = 1500;
+    private static final int LAST_ANSWERED = 5;
     private static final int FINGER_STEPS = 10;
     private static String lastSeen = "nothing";
 
@@ -74,6 +76,8 @@ public final class Desk implements AutoCloseable {
     private CDPSession devTools;
     private final List<String> complaints = new ArrayList<>();
     private final List<Request> requests = new ArrayList<>();
+    private final List<Request> onTheirWay = new ArrayList<>();
+    private final List<String> failed = new ArrayList<>();
     private final String address;
     private Page page;
     private boolean keyboardOnly;
@@ -85,14 +89,25 @@ public final class Desk implements AutoCloseable {
     public Desk(String address, int width, int height, ColorScheme scheme) {
         this(
                 address,
-                new Browser.NewContextOptions().setViewportSize(width, height).setColorScheme(scheme));
+                new Browser.NewContextOptions()
+                        .setViewportSize(width, height)
+                        .setColorScheme(scheme)
+                        .setServiceWorkers(ServiceWorkerPolicy.BLOCK));
+    }
+
+    /** A screen that goes on where there is no signal: its browser keeps the pages last seen. */
+    public static Desk keepingPages(String address, int width, int height) {
+        return new Desk(address, new Browser.NewContextOptions().setViewportSize(width, height));
     }
 
     /** A screen that is touched. */
     public static Desk withFinger(String address, int width, int height) {
         return new Desk(
                 address,
-                new Browser.NewContextOptions().setViewportSize(width, height).setHasTouch(true));
+                new Browser.NewContextOptions()
+                        .setViewportSize(width, height)
+                        .setHasTouch(true)
+                        .setServiceWorkers(ServiceWorkerPolicy.BLOCK));
     }
 
     private Desk(String address, Browser.NewContextOptions screen) {
@@ -113,8 +128,16 @@ public final class Desk implements AutoCloseable {
                 complaints.add("nothing at " + response.url());
             }
         });
-        page.onRequestFinished(requests::add);
+        page.onRequestFinished(request -> {
+            requests.add(request);
+            onTheirWay.remove(request);
+        });
+        page.onRequestFailed(request -> {
+            onTheirWay.remove(request);
+            failed.add(request.method() + " " + request.url() + " " + request.failure());
+        });
         page.onRequest(request -> {
+            onTheirWay.add(request);
             if (!request.url().startsWith(address) && !request.url().startsWith("data:")) {
                 complaints.add("request to " + request.url());
             }
@@ -492,7 +515,14 @@ public final class Desk implements AutoCloseable {
 
     @Override
     public void close() {
-        lastSeen = page.url() + " " + seen() + complaints;
+        lastSeen = page.url() + " " + seen() + complaints + "\nUnanswered: "
+                + onTheirWay.stream()
+                        .map(each -> each.method() + " " + each.url())
+                        .toList() + "\nFailed: " + failed
+                + "\nLast answered: "
+                + requests.subList(Math.max(0, requests.size() - LAST_ANSWERED), requests.size()).stream()
+                        .map(each -> each.method() + " " + each.url())
+                        .toList();
         context.close();
     }
 }
