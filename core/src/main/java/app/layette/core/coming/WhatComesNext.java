@@ -26,12 +26,15 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Stream;
 
 /** What growing will bring to this child in this restraint, from the latest measures on. A new measure re-plans it all. */
 public final class WhatComesNext {
     /** Nothing bounds a shoulder above the highest slot of a shell without a known top. */
     private static final Length TALLEST = Length.ofMillimetres(1000);
+
+    private static final Function<Situation, List<Coming>> ALL = WhatComesNext::all;
 
     private final Situation situation;
     private final SeatSheet seat;
@@ -46,6 +49,10 @@ public final class WhatComesNext {
 
     /** What comes, the likely first day first; nothing while child, restraint or measures are missing. */
     public static List<Coming> of(Situation situation) {
+        return situation.once(ALL);
+    }
+
+    private static List<Coming> all(Situation situation) {
         Optional<Child> child = situation.child().map(Stamped::value);
         if (child.isEmpty() || situation.seat().isEmpty()) {
             return List.of();

@@ -23,9 +23,12 @@ import app.layette.core.vehicle.VehicleSheet;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
@@ -53,6 +56,7 @@ public final class Situation {
     private final boolean alone;
     private final Neighbours neighbours;
     private final About ofUnit;
+    private final Map<Function<Situation, ?>, Object> followed = new ConcurrentHashMap<>();
 
     private Situation(
             Practice practice, Sheets sheets, FittingRecord record, Unit unit, boolean alone, LocalDate today) {
@@ -412,6 +416,22 @@ public final class Situation {
      */
     public Situation asIfInsert(InsertPiece piece, boolean in) {
         return thinking(thought().onBareShell(heights())).asIf(new Fact.InsertSet(unit.id(), piece.key(), in));
+    }
+
+    /**
+     * What follows from this situation alone, computed once and handed on to whoever asks again.
+     *
+     * @param how a constant: the same one finds what it computed before
+     */
+    @SuppressWarnings("unchecked")
+    public <T> T once(Function<Situation, T> how) {
+        // Not computeIfAbsent: what is computed may ask for something else that follows.
+        Object known = followed.get(how);
+        if (known == null) {
+            known = how.apply(this);
+            followed.put(how, known);
+        }
+        return (T) known;
     }
 
     private Thought thought() {

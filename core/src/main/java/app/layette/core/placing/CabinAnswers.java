@@ -28,6 +28,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * Asks the rules of the gate about every place and method, as if it had been chosen, and ranks what they answer (CAB-13).
@@ -35,13 +36,16 @@ import java.util.Optional;
  * @param answers the best first
  */
 public record CabinAnswers(List<PlaceAnswer> answers) {
+    private static final Function<Situation, CabinAnswers> BY_SHIPPED_RULES =
+            situation -> of(situation, RuleBook.shipped());
+
     public CabinAnswers {
         answers = List.copyOf(answers);
     }
 
     /** The answers for a fitting; none while neither seat nor car is known. */
     public static CabinAnswers of(Situation situation) {
-        return of(situation, RuleBook.shipped());
+        return situation.once(BY_SHIPPED_RULES);
     }
 
     static CabinAnswers of(Situation situation, RuleBook rules) {

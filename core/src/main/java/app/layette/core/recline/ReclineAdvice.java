@@ -26,6 +26,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.TreeSet;
+import java.util.function.Function;
 import java.util.stream.IntStream;
 
 /**
@@ -61,10 +62,17 @@ public record ReclineAdvice(
         boolean outOfReach,
         List<WayOut> waysOut,
         boolean tips) {
+    private static final Function<Situation, Optional<ReclineAdvice>> COMPUTED = ReclineAdvice::compute;
+
     private static final long MOST_ROLL_MM = 80;
     private static final long ROLL_STEP_MM = 10;
     /** Band that is advice only, for a seat without any indicator or band (REC-1). */
     private static final Band ADVICE_ONLY = new Band(null, Angle.ofDegrees(30), Angle.ofDegrees(45));
+
+    public ReclineAdvice {
+        settings = List.copyOf(settings);
+        waysOut = List.copyOf(waysOut);
+    }
 
     /** What the advice rests on. */
     public enum Basis {
@@ -120,6 +128,10 @@ public record ReclineAdvice(
 
     /** Computes the advice; empty when the sheet lacks θ0 or L, or nobody knows the cushion's slope. */
     public static Optional<ReclineAdvice> of(Situation situation) {
+        return situation.once(COMPUTED);
+    }
+
+    private static Optional<ReclineAdvice> compute(Situation situation) {
         boolean predicted =
                 situation.usualMethod().isReclined() && !situation.usualMethod().isBaseless();
         return ReclineSetUp.of(situation)
