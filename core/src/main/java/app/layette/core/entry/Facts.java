@@ -1,15 +1,28 @@
 package app.layette.core.entry;
 
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 
 /** The entries of a fitting that count, asked by kind of fact. */
 final class Facts {
     private final List<Entry> entries;
+    /** A plan asks hundreds of times, each time for one kind among all that a long fitting holds. */
+    private final Map<Class<?>, List<Entry>> byKind = new HashMap<>();
 
     Facts(List<Entry> entries) {
         this.entries = List.copyOf(entries);
+        for (Entry entry : this.entries) {
+            byKind.computeIfAbsent(entry.fact().getClass(), kind -> new ArrayList<>())
+                    .add(entry);
+        }
+    }
+
+    private List<Entry> of(Class<? extends Fact> kind) {
+        return kind.isInterface() ? entries : byKind.getOrDefault(kind, List.of());
     }
 
     List<Entry> entries() {
@@ -22,10 +35,10 @@ final class Facts {
      */
     <F extends Fact> Optional<Stamped<F>> best(Class<F> kind, Predicate<F> fits) {
         Entry best = null;
-        for (int i = entries.size() - 1; i >= 0; i--) {
-            Entry entry = entries.get(i);
-            boolean better = kind.isInstance(entry.fact())
-                    && !entry.how().isEstimate()
+        List<Entry> ofKind = of(kind);
+        for (int i = ofKind.size() - 1; i >= 0; i--) {
+            Entry entry = ofKind.get(i);
+            boolean better = !entry.how().isEstimate()
                     && (best == null
                             || entry.how().kind().rank() < best.how().kind().rank());
             if (better && fits.test(kind.cast(entry.fact()))) {
@@ -40,9 +53,10 @@ final class Facts {
 
     /** The newest fact of a kind, however it is known, estimates left out: what somebody last said. */
     <F extends Fact> Optional<Stamped<F>> last(Class<F> kind, Predicate<F> fits) {
-        for (int i = entries.size() - 1; i >= 0; i--) {
-            Entry entry = entries.get(i);
-            if (kind.isInstance(entry.fact()) && !entry.how().isEstimate() && fits.test(kind.cast(entry.fact()))) {
+        List<Entry> ofKind = of(kind);
+        for (int i = ofKind.size() - 1; i >= 0; i--) {
+            Entry entry = ofKind.get(i);
+            if (!entry.how().isEstimate() && fits.test(kind.cast(entry.fact()))) {
                 return Optional.of(stamp(entry, kind));
             }
         }
@@ -74,10 +88,7 @@ final class Facts {
     }
 
     private <F extends Fact> List<Stamped<F>> stamped(Class<F> kind, Predicate<Entry> fits) {
-        return entries.stream()
-                .filter(entry -> kind.isInstance(entry.fact()) && fits.test(entry))
-                .map(entry -> stamp(entry, kind))
-                .toList();
+        return of(kind).stream().filter(fits).map(entry -> stamp(entry, kind)).toList();
     }
 
     private static <F extends Fact> Stamped<F> stamp(Entry entry, Class<F> kind) {
