@@ -6,6 +6,7 @@ import app.layette.core.coming.Coming;
 import app.layette.core.coming.DueKind;
 import app.layette.core.drawing.InSeatView;
 import app.layette.core.entry.Situation;
+import app.layette.core.evidence.Complete;
 import app.layette.core.evidence.Permission;
 import app.layette.core.finding.Argument;
 import app.layette.core.growth.Outlook;
@@ -46,6 +47,7 @@ class ChoiceController {
      * @param bar how long it lasts, on an axis that all share
      * @param reasons every finding, what forbids first
      */
+    @Complete
     public record Choice(
             String id,
             String name,
@@ -134,29 +136,30 @@ class ChoiceController {
                                         answer.pieces().stream()
                                                 .map(piece -> answer.seat().named(piece, words.language()))
                                                 .toList()))));
-        return new Choice(
-                answer.seat().sheet().id(),
-                answer.seat().identity().fullName(),
-                words.say("seatKind." + answer.seat().kind()),
-                present,
-                answer.answer().name().toLowerCase(Locale.ROOT),
-                words.say("choice." + answer.answer()),
-                answer.deciding().map(words::say).orElse(""),
-                insert,
-                rooms(answer, words),
-                until(answer, words),
-                car(answer, words),
-                answer.carry()
+        return ChoiceControllerChoiceParts.builder()
+                .id(answer.seat().sheet().id())
+                .name(answer.seat().identity().fullName())
+                .kind(words.say("seatKind." + answer.seat().kind()))
+                .present(present)
+                .answer(answer.answer().name().toLowerCase(Locale.ROOT))
+                .answerWord(words.say("choice." + answer.answer()))
+                .deciding(answer.deciding().map(words::say).orElse(""))
+                .insert(insert)
+                .rooms(rooms(answer, words))
+                .until(until(answer, words))
+                .car(car(answer, words))
+                .carry(answer.carry()
                         .map(mass -> words.say("choice.carry", Map.of("mass", Argument.of(mass))))
-                        .orElse(""),
-                SvgWriter.picture(InSeatView.of(answer), words),
-                UntilBar.of(
+                        .orElse(""))
+                .svg(SvgWriter.picture(InSeatView.of(answer), words))
+                .bar(UntilBar.of(
                         answer.there().today(),
                         answer.answer() == Permission.NOT_ALLOWED
                                 ? Optional.empty()
                                 : answer.until().map(Coming::outlook),
-                        AXIS_MONTHS),
-                reasons);
+                        AXIS_MONTHS))
+                .reasons(reasons)
+                .build();
     }
 
     private static List<String> rooms(SeatAnswer answer, Wording words) {

@@ -1,6 +1,7 @@
 package app.layette.web.day;
 
 import app.layette.core.day.Span;
+import app.layette.core.evidence.Complete;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.UUID;
@@ -18,6 +19,7 @@ import java.util.UUID;
  * @param revision grows with each change
  * @param told the revision that the family was last written of; empty while it was not
  */
+@Complete
 record Appointment(
         UUID id,
         Optional<Place> place,

@@ -126,20 +126,21 @@ class Appointments {
                         new Span(
                                 row.getTime("from_time").toLocalTime(),
                                 row.getTime("to_time").toLocalTime())));
-        return new Appointment(
-                row.getObject("id", UUID.class),
-                place,
-                row.getInt("minutes"),
-                What.valueOf(row.getString("what")),
-                row.getString("who"),
-                row.getString("reference"),
-                Optional.ofNullable(row.getObject("due_on", LocalDate.class)),
-                row.getBoolean("several"),
-                Optional.ofNullable(row.getObject("sooner_by", LocalDate.class)),
-                Optional.ofNullable(row.getObject("fitting_id", UUID.class)),
-                State.valueOf(row.getString("state")),
-                row.getInt("revision"),
-                Optional.ofNullable(row.getObject("told", Integer.class)));
+        return AppointmentParts.builder()
+                .id(row.getObject("id", UUID.class))
+                .place(place)
+                .minutes(row.getInt("minutes"))
+                .what(What.valueOf(row.getString("what")))
+                .who(row.getString("who"))
+                .reference(row.getString("reference"))
+                .due(Optional.ofNullable(row.getObject("due_on", LocalDate.class)))
+                .several(row.getBoolean("several"))
+                .soonerBy(Optional.ofNullable(row.getObject("sooner_by", LocalDate.class)))
+                .fitting(Optional.ofNullable(row.getObject("fitting_id", UUID.class)))
+                .state(State.valueOf(row.getString("state")))
+                .revision(row.getInt("revision"))
+                .told(Optional.ofNullable(row.getObject("told", Integer.class)))
+                .build();
     }
 
     /** How long something takes: the median of this point's own last fittings of that sort, never below its floor. */

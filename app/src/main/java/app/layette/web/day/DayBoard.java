@@ -14,6 +14,8 @@ import app.layette.web.day.Appointment.State;
 import app.layette.web.day.Appointment.What;
 import app.layette.web.fitting.FittingLists;
 import app.layette.web.workbench.TodayPlan;
+import app.layette.web.workbench.TodayPlanBoardParts;
+import app.layette.web.workbench.TodayPlanCardParts;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZonedDateTime;
@@ -111,25 +113,26 @@ class DayBoard implements TodayPlan {
             lanes.add(new Lane(bay.id().toString(), name(bay, words), TOP + lanes.size() * LANE, here, gaps));
         }
         List<Waiting> waiting = waiting(point, bays, axis, words);
-        return new Board(
-                day.toString(),
-                words.say(day),
-                day.minusDays(1).toString(),
-                day.plusDays(1).toString(),
-                WIDTH,
-                TOP + lanes.size() * LANE + 26,
-                hours(open, words),
-                isToday && axis.holds(now.toLocalTime()) ? axis.x(now.toLocalTime()) : -1,
-                time(now.toLocalTime()),
-                ticks(axis),
-                lanes,
-                waiting,
-                isToday ? yesterday(point, day.minusDays(1), words) : "",
-                cards.stream()
+        return TodayPlanBoardParts.builder()
+                .day(day.toString())
+                .dayWords(words.say(day))
+                .before(day.minusDays(1).toString())
+                .after(day.plusDays(1).toString())
+                .width(WIDTH)
+                .height(TOP + lanes.size() * LANE + 26)
+                .hours(hours(open, words))
+                .now(isToday && axis.holds(now.toLocalTime()) ? axis.x(now.toLocalTime()) : -1)
+                .nowWords(time(now.toLocalTime()))
+                .ticks(ticks(axis))
+                .lanes(lanes)
+                .waiting(waiting)
+                .yesterday(isToday ? yesterday(point, day.minusDays(1), words) : "")
+                .next(cards.stream()
                         .filter(each -> !each.over())
                         .sorted(Comparator.comparing(Card::from))
                         .limit(MOST_NEXT)
-                        .toList());
+                        .toList())
+                .build();
     }
 
     /** Who waits longest is offered first, and what is offered to one is offered to nobody else. */
@@ -215,23 +218,24 @@ class DayBoard implements TodayPlan {
         boolean isOver = of.state() == State.NO_SHOW
                 || of.state() == State.CAME
                         && fitting.filter(each -> !each.state().isUnderWay()).isPresent();
-        return new Card(
-                of.id().toString(),
-                fitting.filter(each -> of.state() == State.CAME)
+        return TodayPlanCardParts.builder()
+                .id(of.id().toString())
+                .address(fitting.filter(each -> of.state() == State.CAME)
                         .map(each -> "/fittings/" + each.id())
-                        .orElse("/appointments/" + of.id()),
-                x,
-                width,
-                span.map(each -> time(each.from())).orElse(""),
-                of.who(),
-                of.due()
+                        .orElse("/appointments/" + of.id()))
+                .x(x)
+                .width(width)
+                .from(span.map(each -> time(each.from())).orElse(""))
+                .who(of.who())
+                .what(of.due()
                         .map(due -> words.say(
                                 "day.due",
                                 Map.of("what", new Argument.OfKey("day.what." + of.what()), "due", Argument.of(due))))
-                        .orElseGet(() -> words.say("day.what." + of.what())),
-                mark,
-                state(of, fitting, words),
-                isOver);
+                        .orElseGet(() -> words.say("day.what." + of.what())))
+                .mark(mark)
+                .state(state(of, fitting, words))
+                .over(isOver)
+                .build();
     }
 
     private static String mark(Appointment of, Optional<FittingLists.Listed> fitting) {

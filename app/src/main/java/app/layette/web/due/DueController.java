@@ -1,5 +1,6 @@
 package app.layette.web.due;
 
+import app.layette.core.evidence.Complete;
 import app.layette.core.finding.Argument;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
@@ -60,6 +61,7 @@ class DueController {
     private static final String BY_FAMILY = "family";
 
     /** A line of the list; the one that is chosen has the form to put it off or to say what was said. */
+    @Complete
     public record Line(
             UUID fitting,
             String child,
@@ -223,19 +225,20 @@ class DueController {
                 .limit(MOST_NOTES)
                 .map(mark -> note(mark, words))
                 .toList();
-        return new Line(
-                item.fittingId(),
-                item.child(),
-                item.reference(),
-                item.what(),
-                words.say(item.what()),
-                DueWords.when(item, words),
-                item.likely().toString(),
-                standing,
-                words.say("due." + standing),
-                notes,
-                key,
-                key.equals(about));
+        return DueControllerLineParts.builder()
+                .fitting(item.fittingId())
+                .child(item.child())
+                .reference(item.reference())
+                .what(item.what())
+                .whatSays(words.say(item.what()))
+                .when(DueWords.when(item, words))
+                .likely(item.likely().toString())
+                .standing(standing)
+                .standingSays(words.say("due." + standing))
+                .notes(notes)
+                .key(key)
+                .chosen(key.equals(about))
+                .build();
     }
 
     private static String key(UUID fitting, String what, LocalDate dueOn) {

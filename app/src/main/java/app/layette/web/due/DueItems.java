@@ -1,6 +1,7 @@
 package app.layette.web.due;
 
 import app.layette.core.coming.DueKind;
+import app.layette.core.evidence.Complete;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
@@ -49,6 +50,7 @@ class DueItems {
      * @param person who has to see to it, as they sign in
      * @param revision grows with each change of the fitting
      */
+    @Complete
     record Item(
             UUID fittingId,
             String child,
@@ -64,7 +66,20 @@ class DueItems {
             int revision) {
         /** Without what stands elsewhere, as it was read back before anything changed. */
         private Item asKept() {
-            return new Item(fittingId, "", "", what, earliest, likely, latest, every, done, hiddenUntil, person, 0);
+            return DueItemsItemParts.builder()
+                    .fittingId(fittingId)
+                    .child("")
+                    .reference("")
+                    .what(what)
+                    .earliest(earliest)
+                    .likely(likely)
+                    .latest(latest)
+                    .every(every)
+                    .done(done)
+                    .hiddenUntil(hiddenUntil)
+                    .person(person)
+                    .revision(0)
+                    .build();
         }
 
         DueKind kind() {
@@ -276,19 +291,20 @@ class DueItems {
     }
 
     private static Item read(ResultSet row, int number) throws SQLException {
-        return new Item(
-                row.getObject("fitting_id", UUID.class),
-                row.getString("child"),
-                row.getString("reference"),
-                row.getString("what"),
-                row.getObject("earliest", LocalDate.class),
-                row.getObject("likely", LocalDate.class),
-                row.getObject("latest", LocalDate.class),
-                row.getString("every"),
-                row.getBoolean("done"),
-                row.getObject("hidden_until", LocalDate.class),
-                row.getString("person"),
-                row.getInt("revision"));
+        return DueItemsItemParts.builder()
+                .fittingId(row.getObject("fitting_id", UUID.class))
+                .child(row.getString("child"))
+                .reference(row.getString("reference"))
+                .what(row.getString("what"))
+                .earliest(row.getObject("earliest", LocalDate.class))
+                .likely(row.getObject("likely", LocalDate.class))
+                .latest(row.getObject("latest", LocalDate.class))
+                .every(row.getString("every"))
+                .done(row.getBoolean("done"))
+                .hiddenUntil(row.getObject("hidden_until", LocalDate.class))
+                .person(row.getString("person"))
+                .revision(row.getInt("revision"))
+                .build();
     }
 
     /** What a family still has before it: what was put off for us is not put off for them. */

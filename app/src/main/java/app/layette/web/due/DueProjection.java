@@ -115,22 +115,23 @@ class DueProjection {
                 .toList());
         List<DueItems.Mark> onThatDay =
                 about.stream().filter(mark -> mark.dueOn().equals(on)).toList();
-        return new DueItems.Item(
-                fitting,
-                "",
-                "",
-                event.key(),
-                event.earliest().orElse(on),
-                on,
-                event.latest().orElse(event.earliest().isPresent() ? null : on),
-                event.every().map(Period::toString).orElse(null),
-                onThatDay.stream().anyMatch(mark -> mark.kind() == DueItems.Mark.Kind.DONE),
-                onThatDay.stream()
+        return DueItemsItemParts.builder()
+                .fittingId(fitting)
+                .child("")
+                .reference("")
+                .what(event.key())
+                .earliest(event.earliest().orElse(on))
+                .likely(on)
+                .latest(event.latest().orElse(event.earliest().isPresent() ? null : on))
+                .every(event.every().map(Period::toString).orElse(null))
+                .done(onThatDay.stream().anyMatch(mark -> mark.kind() == DueItems.Mark.Kind.DONE))
+                .hiddenUntil(onThatDay.stream()
                         .map(DueItems.Mark::until)
                         .filter(Objects::nonNull)
                         .max(LocalDate::compareTo)
-                        .orElse(null),
-                person,
-                0);
+                        .orElse(null))
+                .person(person)
+                .revision(0)
+                .build();
     }
 }

@@ -5,6 +5,7 @@ import app.layette.core.entry.Area;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Misuse;
+import app.layette.core.evidence.Complete;
 import app.layette.core.finding.Argument;
 import app.layette.core.misuse.AsFound;
 import app.layette.core.misuse.Misuses;
@@ -49,6 +50,7 @@ class AsFoundController {
      * Something that was found, why it matters and the rule that it is against, how it stands now, since which entry, and
      * the pictures of its area.
      */
+    @Complete
     public record Line(
             String says,
             String why,
@@ -172,23 +174,24 @@ class AsFoundController {
 
     private static Line line(AsFound.Found found, List<Photographs.Shown> photos, Wording words) {
         Misuses.Row row = Misuses.of(found.misuse());
-        return new Line(
-                words.say("misuse." + found.misuse()),
-                new RuleWords(words).why(found.misuse()),
-                RuleWords.rule(found.misuse()).text(),
-                words.say("drawing.asFound." + row.area()),
-                row.area().name(),
-                found.now().name().toLowerCase(Locale.ROOT),
-                words.say(
+        return AsFoundControllerLineParts.builder()
+                .says(words.say("misuse." + found.misuse()))
+                .why(new RuleWords(words).why(found.misuse()))
+                .rule(RuleWords.rule(found.misuse()).text())
+                .area(words.say("drawing.asFound." + row.area()))
+                .areaKey(row.area().name())
+                .now(found.now().name().toLowerCase(Locale.ROOT))
+                .nowSays(words.say(
                         "found." + found.now(),
                         Map.of(
                                 "by",
                                 new Argument.OfKey("conclusion." + row.putRightBy()),
                                 "seq",
-                                Argument.of(found.since()))),
-                Rules.stepOf(row.putRightBy()).name(),
-                found.since(),
-                photos);
+                                Argument.of(found.since()))))
+                .step(Rules.stepOf(row.putRightBy()).name())
+                .since(found.since())
+                .photos(photos)
+                .build();
     }
 
     @PostMapping

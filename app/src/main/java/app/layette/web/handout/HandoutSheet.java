@@ -5,6 +5,7 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.Complete;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.harness.HarnessSnug;
@@ -30,6 +31,7 @@ import java.util.stream.IntStream;
  * comes next, whom to call. Until the fitting is over it says on its face that it is a draft; a family that left with
  * something open reads first what is wrong.
  */
+@Complete
 public record HandoutSheet(
         String title,
         String subtitle,
@@ -96,58 +98,64 @@ public record HandoutSheet(
             case OPEN, PREPARED -> Face.DRAFT;
         };
         Optional<Fact.Ended> ended = situation.ended().map(Stamped::value);
-        return new HandoutSheet(
-                words.say(
+        return HandoutSheetParts.builder()
+                .title(words.say(
                         face == Face.LEFT_OPEN ? "handout.leftTitle" : "handout.title",
-                        Map.of("child", Argument.of(fitting.childName()))),
-                subtitle(fitting, words),
-                face,
-                words.say("handout.draftState", Map.of("state", new Argument.OfKey("state." + plan.state()))),
-                situation
+                        Map.of("child", Argument.of(fitting.childName()))))
+                .subtitle(subtitle(fitting, words))
+                .face(face)
+                .state(words.say("handout.draftState", Map.of("state", new Argument.OfKey("state." + plan.state()))))
+                .crashed(situation
                         .newest(Fact.CrashedSince.class)
                         .map(crash -> words.say(
                                 "handout.crashed.why",
                                 Map.of("on", Argument.of(crash.value().on()))))
-                        .orElse(""),
-                changedSince(situation, words),
-                FridgePage.of(plan, words),
-                look(plan, words),
-                face == Face.LEFT_OPEN ? wrong(plan, words) : List.of(),
-                ended.map(Fact.Ended::offered).orElse(""),
-                settings(situation, words, words.language()),
-                SheetSays.forTheFamily(situation).stream()
+                        .orElse(""))
+                .changedSince(changedSince(situation, words))
+                .fridge(FridgePage.of(plan, words))
+                .look(look(plan, words))
+                .wrong(face == Face.LEFT_OPEN ? wrong(plan, words) : List.of())
+                .offered(ended.map(Fact.Ended::offered).orElse(""))
+                .settings(settings(situation, words, words.language()))
+                .sheetSays(SheetSays.forTheFamily(situation).stream()
                         .map(saying -> words.say(saying.message(), saying.arguments()))
                         .map(line -> situation
                                 .seat()
                                 .map(seat -> seat.inLanguage(line, words.language()))
                                 .orElse(line))
-                        .toList(),
-                tight(plan.method(), situation.isBedside(), words),
-                situation.isBedside() ? List.of() : RemovalWords.of(situation, words),
-                breaks(situation, words),
-                new Call(
+                        .toList())
+                .tight(tight(plan.method(), situation.isBedside(), words))
+                .removal(situation.isBedside() ? List.of() : RemovalWords.of(situation, words))
+                .breaks(breaks(situation, words))
+                .call(new Call(
                         point.name(),
                         point.phone().orElse(""),
-                        point.callHours().orElse("")),
-                face == Face.GOOD
-                        ? situation
-                                .ended()
-                                .map(each -> words.say(
-                                        "handout.checkedBy",
-                                        Map.of("who", Argument.of(each.by().id()), "on", Argument.of(each.on()))))
-                                .orElse("")
-                        : "",
-                plan.dates().stream()
+                        point.callHours().orElse("")))
+                .checkedBy(
+                        face == Face.GOOD
+                                ? situation
+                                        .ended()
+                                        .map(each -> words.say(
+                                                "handout.checkedBy",
+                                                Map.of(
+                                                        "who",
+                                                        Argument.of(each.by().id()),
+                                                        "on",
+                                                        Argument.of(each.on()))))
+                                        .orElse("")
+                                : "")
+                .dates(plan.dates().stream()
                         .filter(event -> event.kind().isForTheFamily())
                         .map(event -> new Coming(DateWords.when(event, words), words.say(event.key())))
-                        .toList(),
-                situation
+                        .toList())
+                .paper(situation
                         .practice()
                         .lawCountry()
                         .map(PaperSize::in)
                         .orElse(PaperSize.A4)
-                        .css(),
-                words);
+                        .css())
+                .words(words)
+                .build();
     }
 
     /** How snug is told, and what to look at before driving off. */

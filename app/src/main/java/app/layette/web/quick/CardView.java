@@ -1,6 +1,7 @@
 package app.layette.web.quick;
 
 import app.layette.core.drawing.BaselessView;
+import app.layette.core.evidence.Complete;
 import app.layette.core.finding.Finding;
 import app.layette.core.ride.RideCard;
 import app.layette.core.ride.Routing;
@@ -29,6 +30,7 @@ import java.util.Optional;
  * @param prove what has to be proved at the car
  * @param says what the sheet says in its own words
  */
+@Complete
 public record CardView(
         String seatName,
         String routing,
@@ -53,29 +55,34 @@ public record CardView(
         for (int step = 1; step <= STEPS && routing.isPresent(); step++) {
             steps.add(words.say("ride." + routing.get() + "." + step));
         }
-        return new CardView(
-                seat.identity().fullName(),
-                routing.map(each -> words.say("routing." + each)).orElse(""),
-                routing.map(each -> SvgWriter.write(BaselessView.of(each), words))
-                        .orElse(""),
-                steps,
-                indicator
+        return CardViewParts.builder()
+                .seatName(seat.identity().fullName())
+                .routing(routing.map(each -> words.say("routing." + each)).orElse(""))
+                .picture(routing.map(each -> SvgWriter.write(BaselessView.of(each), words))
+                        .orElse(""))
+                .steps(steps)
+                .level(indicator
                         .map(each ->
                                 Wording.capital(words.say("reading." + each.kind() + "." + Indicator.Reading.INSIDE)))
-                        .orElse(""),
-                indicator
+                        .orElse(""))
+                .levelPicture(indicator
                         .map(each -> ReadingPicture.of(each.kind(), Indicator.Reading.INSIDE))
-                        .orElse(""),
-                card.handles().stream()
+                        .orElse(""))
+                .handle(card.handles().stream()
                         .findFirst()
                         .map(each -> Wording.capital(words.say("handle." + each)))
-                        .orElse(""),
-                card.handles().stream().findFirst().map(FamilyPictures::handle).orElse(""),
-                card.findings().stream().map(each -> line(each, words)).toList(),
-                card.prove().stream().map(each -> line(each, words)).toList(),
-                card.says().stream()
+                        .orElse(""))
+                .handlePicture(card.handles().stream()
+                        .findFirst()
+                        .map(FamilyPictures::handle)
+                        .orElse(""))
+                .findings(
+                        card.findings().stream().map(each -> line(each, words)).toList())
+                .prove(card.prove().stream().map(each -> line(each, words)).toList())
+                .says(card.says().stream()
                         .map(each -> words.say(each.message(), each.arguments()))
-                        .toList());
+                        .toList())
+                .build();
     }
 
     /** Without what a weight alone says, for a card that stands for a whole band of weights. */
@@ -83,8 +90,19 @@ public record CardView(
         List<Line> others = findings.stream()
                 .filter(each -> !each.code().equals("SUIT-1") || !each.weight().equals("holds"))
                 .toList();
-        return new CardView(
-                seatName, routing, picture, steps, level, levelPicture, handle, handlePicture, others, prove, says);
+        return CardViewParts.builder()
+                .seatName(seatName)
+                .routing(routing)
+                .picture(picture)
+                .steps(steps)
+                .level(level)
+                .levelPicture(levelPicture)
+                .handle(handle)
+                .handlePicture(handlePicture)
+                .findings(others)
+                .prove(prove)
+                .says(says)
+                .build();
     }
 
     private static Line line(Finding finding, Wording words) {

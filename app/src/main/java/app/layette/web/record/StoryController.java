@@ -6,6 +6,7 @@ import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Rights;
+import app.layette.core.evidence.Complete;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.RuleCode;
 import app.layette.core.practice.Practice;
@@ -69,6 +70,7 @@ class StoryController {
      * @param chosen whether it is being corrected now
      * @param fields to correct it with; empty where it cannot be corrected, or is not being corrected
      */
+    @Complete
     public record Line(
             int seq,
             UUID id,
@@ -260,27 +262,29 @@ class StoryController {
             boolean withdrawn = by.filter(Fact.Withdrawn.class::isInstance).isPresent();
             boolean here = entry.seq() == chosen;
             boolean correctable = stands && here && right.may(Rights.Way.CORRECT, fact);
-            lines.add(new Line(
-                    entry.seq(),
-                    entry.id(),
-                    day.equals(before) ? null : day,
-                    words.clock(entry.at().atZoneSameInstant(zone)),
-                    entry.by().id(),
-                    how(entry.how(), words),
-                    facts.kind(fact),
-                    facts.says(fact),
-                    by.isEmpty() ? "" : words.say(withdrawn ? "record.withdrawnLater" : "record.correctedLater"),
-                    about == null ? null : places.get(about),
-                    entry.seq() > sealedTo,
-                    fact instanceof Fact.PhotoTaken photo && stands ? photo.photo() : null,
-                    CorrectionForm.kind(fact),
-                    fact.of(),
-                    counts ? "" : words.say(afterwards.waits(entry.id()) ? "record.waits" : "record.declined"),
-                    afterwards.waits(entry.id()) && Rights.signs(right.role()),
-                    RuleWords.rule(fact).map(RuleCode::text).orElse(null),
-                    stands && right.may(Rights.Way.WITHDRAW, fact),
-                    here,
-                    correctable ? CorrectionForm.fields(fact, words) : List.of()));
+            lines.add(StoryControllerLineParts.builder()
+                    .seq(entry.seq())
+                    .id(entry.id())
+                    .day(day.equals(before) ? null : day)
+                    .at(words.clock(entry.at().atZoneSameInstant(zone)))
+                    .by(entry.by().id())
+                    .how(how(entry.how(), words))
+                    .kind(facts.kind(fact))
+                    .says(facts.says(fact))
+                    .later(by.isEmpty() ? "" : words.say(withdrawn ? "record.withdrawnLater" : "record.correctedLater"))
+                    .corrects(about == null ? null : places.get(about))
+                    .after(entry.seq() > sealedTo)
+                    .photo(fact instanceof Fact.PhotoTaken photo && stands ? photo.photo() : null)
+                    .factKind(CorrectionForm.kind(fact))
+                    .of(fact.of())
+                    .standing(
+                            counts ? "" : words.say(afterwards.waits(entry.id()) ? "record.waits" : "record.declined"))
+                    .waits(afterwards.waits(entry.id()) && Rights.signs(right.role()))
+                    .rule(RuleWords.rule(fact).map(RuleCode::text).orElse(null))
+                    .mayWithdraw(stands && right.may(Rights.Way.WITHDRAW, fact))
+                    .chosen(here)
+                    .fields(correctable ? CorrectionForm.fields(fact, words) : List.of())
+                    .build());
             before = day;
         }
         return lines;

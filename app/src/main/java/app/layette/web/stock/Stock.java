@@ -91,21 +91,22 @@ public class Stock {
     }
 
     private static StockSeat seat(java.sql.ResultSet row, int number) throws java.sql.SQLException {
-        return new StockSeat(
-                row.getObject("id", UUID.class),
-                row.getString("sheet_id"),
-                row.getString("model"),
-                PartialDate.parse(row.getString("made")),
-                row.getString("serial"),
-                State.valueOf(row.getString("state")),
-                Optional.ofNullable(row.getObject("fitting_id", UUID.class)),
-                Optional.ofNullable(row.getObject("until", LocalDate.class)),
-                Optional.ofNullable(row.getObject("washed_on", LocalDate.class)),
-                Optional.ofNullable(row.getObject("counted_on", LocalDate.class)),
-                Optional.ofNullable(row.getObject("remedied_on", LocalDate.class)),
-                Optional.ofNullable(row.getString("history")),
-                row.getBoolean("no_crash"),
-                row.getBoolean("has_photo"));
+        return StockSeatParts.builder()
+                .id(row.getObject("id", UUID.class))
+                .sheetId(row.getString("sheet_id"))
+                .model(row.getString("model"))
+                .made(PartialDate.parse(row.getString("made")))
+                .serial(row.getString("serial"))
+                .state(State.valueOf(row.getString("state")))
+                .fitting(Optional.ofNullable(row.getObject("fitting_id", UUID.class)))
+                .until(Optional.ofNullable(row.getObject("until", LocalDate.class)))
+                .washedOn(Optional.ofNullable(row.getObject("washed_on", LocalDate.class)))
+                .countedOn(Optional.ofNullable(row.getObject("counted_on", LocalDate.class)))
+                .remediedOn(Optional.ofNullable(row.getObject("remedied_on", LocalDate.class)))
+                .history(Optional.ofNullable(row.getString("history")))
+                .noCrash(row.getBoolean("no_crash"))
+                .hasPhoto(row.getBoolean("has_photo"))
+                .build();
     }
 
     /** When it may last be used, as CND-1 counts it; empty where that is not known. */

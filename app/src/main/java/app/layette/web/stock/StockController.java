@@ -2,6 +2,7 @@ package app.layette.web.stock;
 
 import app.layette.core.condition.Expiry;
 import app.layette.core.entry.FieldProblem;
+import app.layette.core.evidence.Complete;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
@@ -80,6 +81,7 @@ class StockController {
      * @param barred the same as a key
      * @param withWhom where it is lent, to whom and until when
      */
+    @Complete
     public record Card(
             UUID id,
             String sheet,
@@ -152,25 +154,26 @@ class StockController {
                 .map(fitting -> fitting.childName() + " " + fitting.reference())
                 .flatMap(who -> seat.until().map(day -> who + " · " + words.say(day)))
                 .orElse("");
-        return new Card(
-                seat.id(),
-                seat.sheetId(),
-                titles.getOrDefault(seat.sheetId(), seat.sheetId()),
-                shelf.newestSeat(user.pointId(), seat.sheetId())
+        return StockControllerCardParts.builder()
+                .id(seat.id())
+                .sheet(seat.sheetId())
+                .title(titles.getOrDefault(seat.sheetId(), seat.sheetId()))
+                .picture(shelf.newestSeat(user.pointId(), seat.sheetId())
                         .map(sheet -> shelf.pictures().seat(user.pointId(), sheet))
-                        .orElse(""),
-                seat.model() + " · " + seat.made() + " · " + seat.serial(),
-                stock.lastDay(user.pointId(), seat)
+                        .orElse(""))
+                .label(seat.model() + " · " + seat.made() + " · " + seat.serial())
+                .life(stock.lastDay(user.pointId(), seat)
                         .flatMap(Expiry.LastDay::lastDay)
                         .map(words::say)
-                        .orElse(""),
-                bar.map(each -> words.say("stock.bar." + each)).orElse(""),
-                bar.map(Enum::name).orElse(""),
-                withWhom,
-                seat.until().filter(today::isAfter).isPresent(),
-                seat.washedOn().map(words::say).orElse(""),
-                stock.events(user, seat.id()),
-                seat.hasPhoto());
+                        .orElse(""))
+                .bar(bar.map(each -> words.say("stock.bar." + each)).orElse(""))
+                .barred(bar.map(Enum::name).orElse(""))
+                .withWhom(withWhom)
+                .late(seat.until().filter(today::isAfter).isPresent())
+                .cared(seat.washedOn().map(words::say).orElse(""))
+                .events(stock.events(user, seat.id()))
+                .photo(seat.hasPhoto())
+                .build();
     }
 
     @PostMapping

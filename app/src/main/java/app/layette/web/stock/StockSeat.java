@@ -1,6 +1,7 @@
 package app.layette.web.stock;
 
 import app.layette.core.entry.PartialDate;
+import app.layette.core.evidence.Complete;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.UUID;
@@ -19,6 +20,7 @@ import java.util.UUID;
  * @param hasPhoto whether its label was photographed
  * @param remediedOn when what a recall asks for was done to it last; empty where nothing was
  */
+@Complete
 public record StockSeat(
         UUID id,
         String sheetId,

@@ -45,27 +45,28 @@ final class HeadLine {
                 .orElse(words.say("head.noPlace"));
         boolean ready = plan.mayHandOver() || plan.state() == FittingState.HANDED_OVER;
         String state = plan.state() == FittingState.OPEN ? words.say(open(ready)) : words.say("state." + plan.state());
-        return new Head(
-                fitting.childName(),
-                childLine,
-                seat,
-                seatLine,
-                car,
-                carLine,
-                words.named(situation.practice().profile()),
-                words.say(
+        return WorkbenchHeadParts.builder()
+                .child(fitting.childName())
+                .childLine(childLine)
+                .seat(seat)
+                .seatLine(seatLine)
+                .car(car)
+                .carLine(carLine)
+                .practice(words.named(situation.practice().profile()))
+                .practiceLine(words.say(
                         "head.version",
                         Map.of(
                                 "version",
-                                Argument.of(situation.practice().profile().version()))),
-                state,
-                stateLine(),
-                ready,
-                situation
+                                Argument.of(situation.practice().profile().version()))))
+                .state(state)
+                .stateLine(stateLine())
+                .ready(ready)
+                .quickCar(situation
                         .car()
                         .filter(each -> each.sheet().id().equals(QuickCar.SHEET))
-                        .isPresent(),
-                fitting.others());
+                        .isPresent())
+                .others(fitting.others())
+                .build();
     }
 
     private String open(boolean ready) {

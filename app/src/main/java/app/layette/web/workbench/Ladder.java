@@ -3,6 +3,7 @@ package app.layette.web.workbench;
 import app.layette.core.drawing.side.PoseTable;
 import app.layette.core.drawing.side.SideView;
 import app.layette.core.entry.Situation;
+import app.layette.core.evidence.Complete;
 import app.layette.core.finding.Argument;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.measure.Length;
@@ -58,6 +59,7 @@ public record Ladder(
     record Moves(double[] dial, double[] indicator, List<Move> rows) {}
 
     /** One row of it, with what the labels say there. */
+    @Complete
     record Move(
             double[] foot,
             double turn,
@@ -141,21 +143,23 @@ public record Ladder(
     private static Move move(
             FittingPlan plan, ReclineAdvice advice, Setting setting, PoseTable.Row row, Wording words) {
         String lift = "drawing." + SideView.lifts(advice.byRoll(), device(plan.situation()), setting.lift());
-        return new Move(
-                pair(row.foot()),
-                row.turn(),
-                pair(row.pivot()),
-                row.slide(),
-                row.recline().degrees(),
-                row.spread().degrees(),
-                row.markAlong(),
-                row.markTurn(),
-                setting.lift().millimetres(),
-                row.gap().map(Length::millimetres).orElse(0.0),
-                words.say("drawing.side.recline", Map.of("recline", Argument.of(setting.recline()))),
-                words.say(lift, Map.of("step", Argument.of(setting.name()), "lift", Argument.of(setting.lift()))),
-                row.gap()
+        return LadderMoveParts.builder()
+                .foot(pair(row.foot()))
+                .turn(row.turn())
+                .pivot(pair(row.pivot()))
+                .slide(row.slide())
+                .recline(row.recline().degrees())
+                .spread(row.spread().degrees())
+                .along(row.markAlong())
+                .mark(row.markTurn())
+                .lift(setting.lift().millimetres())
+                .gap(row.gap().map(Length::millimetres).orElse(0.0))
+                .says(words.say("drawing.side.recline", Map.of("recline", Argument.of(setting.recline()))))
+                .liftSays(words.say(
+                        lift, Map.of("step", Argument.of(setting.name()), "lift", Argument.of(setting.lift()))))
+                .gapSays(row.gap()
                         .map(gap -> words.say("drawing.side.gap", Map.of("gap", Argument.of(gap))))
-                        .orElse(""));
+                        .orElse(""))
+                .build();
     }
 }

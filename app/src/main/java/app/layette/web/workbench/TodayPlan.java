@@ -1,5 +1,6 @@
 package app.layette.web.workbench;
 
+import app.layette.core.evidence.Complete;
 import app.layette.web.account.SignedIn;
 import java.time.LocalDate;
 import java.util.List;
@@ -18,6 +19,7 @@ public interface TodayPlan {
      * @param yesterday what came of the day before, in a sentence; empty where nothing did
      * @param next what comes next, the first first: for a phone
      */
+    @Complete
     record Board(
             String day,
             String dayWords,
@@ -50,6 +52,7 @@ public interface TodayPlan {
      * @param mark {@code holds}, {@code fix}, {@code not_known} or {@code advise}: with words, never by colour alone
      * @param over whether nothing is left to do
      */
+    @Complete
     record Card(
             String id,
             String address,

@@ -1,6 +1,7 @@
 package app.layette.web.workbench;
 
 import app.layette.core.entry.Author;
+import app.layette.core.evidence.Complete;
 import app.layette.core.fitting.PlanDifference;
 import app.layette.core.step.StepKey;
 import app.layette.formats.wording.Wording;
@@ -19,6 +20,7 @@ import java.util.UUID;
  * @param mayGoOn whether the carrier may go on into another car
  * @param walkFirst whether the seat still is as it arrived and nobody has looked round it
  */
+@Complete
 public record Workbench(
         UUID id,
         String unit,
@@ -35,6 +37,7 @@ public record Workbench(
         boolean mayGoOn) {
 
     /** Who, which seat, which car, and whether it may be handed over. */
+    @Complete
     public record Head(
             String child,
             String childLine,
@@ -57,6 +60,7 @@ public record Workbench(
     public record StepView(String key, String name, String note, String state, String stateWord, boolean current) {}
 
     /** The step that is open. */
+    @Complete
     public record Now(
             String key,
             int place,

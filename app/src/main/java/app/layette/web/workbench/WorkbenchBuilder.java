@@ -88,20 +88,21 @@ final class WorkbenchBuilder {
                     .filter(change -> canHappen(act))
                     .ifPresent(change -> changes.put(act.name(), words.say("act." + act)));
         }
-        return new Workbench(
-                fitting.id(),
-                situation.unit().id(),
-                new HeadLine(fitting, words).head(),
-                phases(),
-                now(),
-                board(),
-                findings.groups(),
-                findings.blockers(),
-                changes,
-                situation.lastSeq(),
-                walkFirst(),
-                plan.state().isUnderWay(),
-                Joinings.mayGoOn(fitting));
+        return WorkbenchParts.builder()
+                .id(fitting.id())
+                .unit(situation.unit().id())
+                .head(new HeadLine(fitting, words).head())
+                .phases(phases())
+                .now(now())
+                .board(board())
+                .groups(findings.groups())
+                .blockers(findings.blockers())
+                .changes(changes)
+                .lastSeq(situation.lastSeq())
+                .walkFirst(walkFirst())
+                .open(plan.state().isUnderWay())
+                .mayGoOn(Joinings.mayGoOn(fitting))
+                .build();
     }
 
     /** Whether it can happen with this method to this seat. */
@@ -175,33 +176,39 @@ final class WorkbenchBuilder {
         String next =
                 shown.isPresent() ? "" : current.nextAsk().map(AskForms::id).orElse("");
         String active = focus.ask().isEmpty() ? next : focus.ask();
-        return new Now(
-                key.name(),
-                plan.run().placeOf(key),
-                plan.run().steps().size(),
-                words.say("phase." + key.phase()),
-                name(key),
-                words.say(whatToDo(key)),
-                new StanceWords(plan, words).stance(key),
-                Stance.of(situation, key).map(StancePicture::of).orElse(""),
-                shown,
-                asks,
-                active,
-                findings.lines(key),
-                focus.problems(),
-                focus.changed().map(new ChangeWords(plan, words)::changed).orElse(List.of()),
-                advised(key),
-                key == StepKey.PLACE ? PlaceWhy.of(plan, words, focus.picked()) : Optional.empty(),
-                key == StepKey.PLACE ? PlaceWhy.lines(plan, words, focus.picked()) : List.of(),
-                coming(key),
-                key == StepKey.TEACH ? RemovalWords.of(situation, words) : List.of(),
-                current.says().stream()
+        return WorkbenchNowParts.builder()
+                .key(key.name())
+                .place(plan.run().placeOf(key))
+                .of(plan.run().steps().size())
+                .phase(words.say("phase." + key.phase()))
+                .title(name(key))
+                .what(words.say(whatToDo(key)))
+                .stance(new StanceWords(plan, words).stance(key))
+                .stancePicture(Stance.of(situation, key).map(StancePicture::of).orElse(""))
+                .look(shown)
+                .asks(asks)
+                .activeAsk(active)
+                .findings(findings.lines(key))
+                .problems(focus.problems())
+                .changed(focus.changed()
+                        .map(new ChangeWords(plan, words)::changed)
+                        .orElse(List.of()))
+                .advised(advised(key))
+                .placeWhy(key == StepKey.PLACE ? PlaceWhy.of(plan, words, focus.picked()) : Optional.empty())
+                .places(key == StepKey.PLACE ? PlaceWhy.lines(plan, words, focus.picked()) : List.of())
+                .coming(coming(key))
+                .removal(key == StepKey.TEACH ? RemovalWords.of(situation, words) : List.of())
+                .says(current.says().stream()
                         .map(each -> words.say(each.message(), each.arguments()))
-                        .toList(),
-                words.say("says.title"),
-                current.says().stream().anyMatch(each -> each.isAbout(SheetSays.LOCKING_CLIP)) ? ClipPicture.svg() : "",
-                goOn(),
-                lastAnswer());
+                        .toList())
+                .saysTitle(words.say("says.title"))
+                .saysPicture(
+                        current.says().stream().anyMatch(each -> each.isAbout(SheetSays.LOCKING_CLIP))
+                                ? ClipPicture.svg()
+                                : "")
+                .goOn(goOn())
+                .last(lastAnswer())
+                .build();
     }
 
     /** What was entered last, for whoever entered it not long ago, to be taken back in one tap. */

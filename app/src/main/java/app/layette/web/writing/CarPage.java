@@ -1,6 +1,7 @@
 package app.layette.web.writing;
 
 import app.layette.core.drawing.cabin.CarSheetView;
+import app.layette.core.evidence.Complete;
 import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.Side;
 import app.layette.formats.sheet.CarField;
@@ -22,6 +23,7 @@ import org.springframework.web.util.UriUtils;
  * @param free places that could be added
  * @param next the field that is asked next; empty where nothing is missing
  */
+@Complete
 public record CarPage(
         String id,
         String title,
@@ -85,36 +87,37 @@ public record CarPage(
         List<CarField> beside = all.stream().filter(each -> isBeside(each, at)).toList();
         Optional<CarField> next = missing(work, at);
         List<PositionId> there = work.places();
-        return new CarPage(
-                work.id(),
-                work.title(),
-                at.place().map(PositionId::toString).orElse(""),
-                at.place().map(place -> words.say("place." + place)).orElse(""),
-                (int) all.stream()
+        return CarPageParts.builder()
+                .id(work.id())
+                .title(work.title())
+                .place(at.place().map(PositionId::toString).orElse(""))
+                .placeName(at.place().map(place -> words.say("place." + place)).orElse(""))
+                .missing((int) all.stream()
                         .filter(each -> WritingPage.isMissing(work, each))
-                        .count(),
-                (int) all.stream()
+                        .count())
+                .byTape((int) all.stream()
                         .filter(each -> work.source(each).startsWith("tape"))
-                        .count(),
-                (int) all.stream()
+                        .count())
+                .sourced((int) all.stream()
                         .filter(each -> each.evidence() && work.state(each) != State.NOT_LOOKED)
-                        .count(),
-                sections(work, at, words),
-                svg(work, at, words),
-                beside.stream()
+                        .count())
+                .sections(sections(work, at, words))
+                .svg(svg(work, at, words))
+                .tiles(beside.stream()
                         .map(each -> new WritingPage.Tile(
                                 shortName(each, words),
                                 WritingPage.text(work, each, words),
                                 address(work.id(), each),
                                 work.state(each) != State.NOT_LOOKED,
                                 each.equals(at)))
-                        .toList(),
-                WritingPage.field(work, at, shortName(at, words), section(at, words), typed, words),
-                doubts(work, words),
-                places(words).stream()
+                        .toList())
+                .field(WritingPage.field(work, at, shortName(at, words), section(at, words), typed, words))
+                .doubts(doubts(work, words))
+                .free(places(words).stream()
                         .filter(each -> !there.contains(PositionId.parse(each.id())))
-                        .toList(),
-                next.map(each -> new WritingPage.Link(name(each, words), address(work.id(), each))));
+                        .toList())
+                .next(next.map(each -> new WritingPage.Link(name(each, words), address(work.id(), each))))
+                .build();
     }
 
     private static boolean isBeside(CarField each, CarField at) {

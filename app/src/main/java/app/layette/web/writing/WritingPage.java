@@ -1,6 +1,7 @@
 package app.layette.web.writing;
 
 import app.layette.core.drawing.sheet.SheetView;
+import app.layette.core.evidence.Complete;
 import app.layette.core.seat.SeatSheet;
 import app.layette.formats.sheet.FieldForm;
 import app.layette.formats.sheet.Shape;
@@ -38,6 +39,7 @@ import org.springframework.web.util.UriUtils;
  * @param atLabel whether what the label says is being written
  * @param next the field that is asked next; empty where nothing is missing
  */
+@Complete
 public record WritingPage(
         String id,
         String title,
@@ -82,6 +84,7 @@ public record WritingPage(
      * @param isList whether it can be said that there are none
      * @param quantity whether a unit is needed
      */
+    @Complete
     public record Field(
             String pointer,
             String name,
@@ -125,25 +128,27 @@ public record WritingPage(
         Optional<SeatSheet> sheet = work.sheet();
         List<Doubt> doubts = doubts(work, sheet, words);
         Optional<SheetField> next = missing(work, asked, at);
-        return new WritingPage(
-                work.id(),
-                work.title(),
-                words.say("seatKind." + work.kind()),
-                (int) asked.stream().filter(each -> isMissing(work, each)).count(),
-                (int) asked.stream()
+        return WritingPageParts.builder()
+                .id(work.id())
+                .title(work.title())
+                .kind(words.say("seatKind." + work.kind()))
+                .missing((int)
+                        asked.stream().filter(each -> isMissing(work, each)).count())
+                .byTape((int) asked.stream()
                         .filter(each -> work.source(each).startsWith("tape"))
-                        .count(),
-                (int) asked.stream()
+                        .count())
+                .sourced((int) asked.stream()
                         .filter(each -> each.evidence() && work.state(each) != State.NOT_LOOKED)
-                        .count(),
-                sections(work, asked, at, words),
-                looks(work, asked, at, words),
-                at.look() == Look.WORDS ? "" : svg(work, asked, at, sheet, words),
-                at.look() == Look.WORDS ? tiles(work, asked, at, words) : List.of(),
-                field(work, at, name(at, words), words.say("sheet.section." + at.section()), typed, words),
-                doubts,
-                at.look() == Look.LABEL,
-                next.map(each -> new Link(name(each, words), address(work.id(), each))));
+                        .count())
+                .sections(sections(work, asked, at, words))
+                .looks(looks(work, asked, at, words))
+                .svg(at.look() == Look.WORDS ? "" : svg(work, asked, at, sheet, words))
+                .tiles(at.look() == Look.WORDS ? tiles(work, asked, at, words) : List.of())
+                .field(field(work, at, name(at, words), words.say("sheet.section." + at.section()), typed, words))
+                .doubts(doubts)
+                .atLabel(at.look() == Look.LABEL)
+                .next(next.map(each -> new Link(name(each, words), address(work.id(), each))))
+                .build();
     }
 
     /** Whether an answer is missing: of what names the restraint only what the schema needs is. */
@@ -254,18 +259,20 @@ public record WritingPage(
         boolean none = work.value(at)
                 .filter(value -> value.isArray() && value.isEmpty())
                 .isPresent();
-        return new Field(
-                at.pointer(),
-                name,
-                section,
-                new Boxes(words, filled).of(at.shape()),
-                at.evidence(),
-                typed.map(each -> each.fields().getOrDefault("how", key)).orElse(key),
-                key.equals(FieldAnswer.KEPT) ? source : "",
-                typed.map(each -> each.fields().getOrDefault("place", place)).orElse(place),
-                at.shape() instanceof Shape.Several,
-                none,
-                at.shape() instanceof Shape.Quantity);
+        return WritingPageFieldParts.builder()
+                .pointer(at.pointer())
+                .name(name)
+                .section(section)
+                .box(new Boxes(words, filled).of(at.shape()))
+                .evidence(at.evidence())
+                .how(typed.map(each -> each.fields().getOrDefault("how", key)).orElse(key))
+                .kept(key.equals(FieldAnswer.KEPT) ? source : "")
+                .place(typed.map(each -> each.fields().getOrDefault("place", place))
+                        .orElse(place))
+                .isList(at.shape() instanceof Shape.Several)
+                .none(none)
+                .quantity(at.shape() instanceof Shape.Quantity)
+                .build();
     }
 
     private static List<Doubt> doubts(SheetWork work, Optional<SeatSheet> sheet, Wording words) {

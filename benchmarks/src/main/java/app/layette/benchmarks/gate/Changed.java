@@ -5,6 +5,7 @@ import app.layette.core.entry.Answers;
 import app.layette.core.entry.Author;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.FactQuickCarSeenParts;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Rights;
@@ -144,18 +145,11 @@ final class Changed {
         then(last, new Fact.Screened("u1", Fact.ScreeningResult.NOT_PASSED, null, base.day(), null));
         then(
                 last,
-                new Fact.QuickCarSeen(
-                        "u1",
-                        "Another",
-                        new PositionId(2, Side.RIGHT),
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null));
+                FactQuickCarSeenParts.builder()
+                        .of("u1")
+                        .name("Another")
+                        .position(new PositionId(2, Side.RIGHT))
+                        .build());
         then(last, new Fact.Placed("u1", new PositionId(1, Side.RIGHT), method(fitting)));
         for (Entry entry : fitting.entries()) {
             if (entry.fact() instanceof Fact.Weighed) {

@@ -2,6 +2,7 @@ package app.layette.core.choice;
 
 import app.layette.core.coming.Coming;
 import app.layette.core.entry.Situation;
+import app.layette.core.evidence.Complete;
 import app.layette.core.evidence.Permission;
 import app.layette.core.finding.Finding;
 import app.layette.core.growth.Outlook;
@@ -29,6 +30,7 @@ import java.util.OptionalInt;
  * @param carKnown whether there is a car to answer for
  * @param there the child as if it were in this restraint
  */
+@Complete
 public record SeatAnswer(
         SeatSheet seat,
         Permission answer,

@@ -103,18 +103,19 @@ public final class WhichRestraint {
         Situation there = present.asIfInSeat(seat, inserted(seat, in));
         List<Finding> findings = findings(there);
         Permission answer = Finding.together(findings);
-        return new SeatAnswer(
-                seat,
-                answer,
-                findings,
-                in.stream().map(InsertPiece::name).toList(),
-                rooms(there),
-                answer == Permission.NOT_ALLOWED ? Optional.empty() : until(there),
-                from(there, findings),
-                carry(there),
-                answer == Permission.NOT_ALLOWED ? Optional.empty() : place(there),
-                there.car().isPresent(),
-                there);
+        return SeatAnswerParts.builder()
+                .seat(seat)
+                .answer(answer)
+                .findings(findings)
+                .pieces(in.stream().map(InsertPiece::name).toList())
+                .rooms(rooms(there))
+                .until(answer == Permission.NOT_ALLOWED ? Optional.empty() : until(there))
+                .from(from(there, findings))
+                .carry(carry(there))
+                .place(answer == Permission.NOT_ALLOWED ? Optional.empty() : place(there))
+                .carKnown(there.car().isPresent())
+                .there(there)
+                .build();
     }
 
     private List<InsertPiece> pieces(SeatSheet seat, boolean optionalIn) {

@@ -9,6 +9,7 @@ import app.layette.core.evidence.Evidence;
 import app.layette.core.finding.Argument;
 import app.layette.core.measure.Length;
 import app.layette.core.seat.BaselessRoute;
+import app.layette.core.seat.BaselessRouteParts;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.vehicle.Belt;
 import app.layette.core.vehicle.SeatingPosition;
@@ -370,6 +371,9 @@ public final class BeltView {
     }
 
     private BaselessRoute route() {
-        return situation.seat().map(SeatSheet::routing).orElse(new BaselessRoute(null, null, null, null));
+        return situation
+                .seat()
+                .map(SeatSheet::routing)
+                .orElse(BaselessRouteParts.builder().build());
     }
 }

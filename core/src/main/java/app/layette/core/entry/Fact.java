@@ -2,6 +2,7 @@ package app.layette.core.entry;
 
 import app.layette.core.child.Child;
 import app.layette.core.child.Sex;
+import app.layette.core.evidence.Built;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Said;
 import app.layette.core.evidence.SheetValue;
@@ -309,6 +310,7 @@ public sealed interface Fact {
      * @param belt whether there is a bag in the belt
      * @param beltKind which parts the belt has
      */
+    @Built
     record QuickCarSeen(
             String of,
             @Written(needed = true) String name,
@@ -329,6 +331,7 @@ public sealed interface Fact {
      * measured. {@code pass} is what the manual counts as level for children from {@code zoneFrom} to {@code zoneTo}.
      * Without a {@code sort} it is a rear-facing-only seat.
      */
+    @Built
     record QuickSeatRead(
             String of,
             @Written(needed = true) String name,

@@ -7,7 +7,9 @@ import app.layette.core.evidence.Source;
 import app.layette.core.vehicle.Belt;
 import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.SeatingPosition;
+import app.layette.core.vehicle.SeatingPositionParts;
 import app.layette.core.vehicle.VehicleSheet;
+import app.layette.core.vehicle.VehicleSheetParts;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -43,50 +45,29 @@ public final class QuickCar {
         }
         List<SeatingPosition> positions =
                 places.values().stream().map(QuickCar::position).toList();
-        return Optional.of(new VehicleSheet(
-                new SheetVersion(SHEET, 1),
-                SheetStatus.CONFIRMED,
-                "",
-                name,
-                null,
-                null,
-                null,
-                positions,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null));
+        return Optional.of(VehicleSheetParts.builder()
+                .sheet(new SheetVersion(SHEET, 1))
+                .status(SheetStatus.CONFIRMED)
+                .maker("")
+                .name(name)
+                .positions(positions)
+                .build());
     }
 
     private static SeatingPosition position(List<Stamped<Fact.QuickCarSeen>> looks) {
         Evidence<Belt.Kind> kind = latest(looks, Fact.QuickCarSeen::beltKind);
-        return new SeatingPosition(
-                looks.get(0).value().position(),
-                latest(looks, Fact.QuickCarSeen::facing),
-                latest(looks, Fact.QuickCarSeen::airbag),
-                latest(looks, Fact.QuickCarSeen::anchors),
-                Belt.seen(
+        return SeatingPositionParts.builder()
+                .id(looks.get(0).value().position())
+                .facing(latest(looks, Fact.QuickCarSeen::facing))
+                .airbag(latest(looks, Fact.QuickCarSeen::airbag))
+                .anchors(latest(looks, Fact.QuickCarSeen::anchors))
+                .belt(Belt.seen(
                         kind,
                         latest(looks, Fact.QuickCarSeen::retractor),
                         latest(looks, Fact.QuickCarSeen::latchPlate),
-                        latest(looks, each -> each.belt() == null ? null : each.belt() == Fact.BeltSort.INFLATABLE)),
-                null,
-                null,
-                latest(looks, Fact.QuickCarSeen::floor),
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null);
+                        latest(looks, each -> each.belt() == null ? null : each.belt() == Fact.BeltSort.INFLATABLE)))
+                .floor(latest(looks, Fact.QuickCarSeen::floor))
+                .build();
     }
 
     /** The last look that was sure; one that was unsure takes nothing back. */

@@ -9,10 +9,11 @@ import app.layette.core.evidence.Source;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.LengthLimit;
 import app.layette.core.seat.Limits;
-import app.layette.core.seat.Recline;
+import app.layette.core.seat.ReclineParts;
 import app.layette.core.seat.SeatIdentity;
 import app.layette.core.seat.SeatKind;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.seat.SeatSheetParts;
 import app.layette.core.seat.WeightBand;
 import java.util.List;
 import java.util.Map;
@@ -31,48 +32,18 @@ public final class QuickSeat {
         Fact.QuickSeatRead seat = read.value();
         Source source = new Source("manual", read.how().place(), read.on());
         Evidence<Indicator> indicator = asRead(indicator(seat), source);
-        return new SeatSheet(
-                new SheetVersion(SHEET, 1),
-                SheetStatus.CONFIRMED,
-                seat.sort() == null ? SeatKind.REAR_FACING_ONLY : seat.sort(),
-                new SeatIdentity("", seat.name(), List.of(seat.model()), null, null),
-                null,
-                null,
-                null,
-                null,
-                new Limits(
+        return SeatSheetParts.builder()
+                .sheet(new SheetVersion(SHEET, 1))
+                .status(SheetStatus.CONFIRMED)
+                .kind(seat.sort() == null ? SeatKind.REAR_FACING_ONLY : seat.sort())
+                .identity(new SeatIdentity("", seat.name(), List.of(seat.model()), null, null))
+                .limits(new Limits(
                         asRead(seat.weightMin(), source),
                         asRead(seat.weightMax(), source),
-                        asRead(seat.lengthMax() == null ? null : LengthLimit.of(seat.lengthMax()), source)),
-                null,
-                null,
-                null,
-                null,
-                new Recline(null, null, null, indicator),
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                permissions(seat.routings(), source),
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null);
+                        asRead(seat.lengthMax() == null ? null : LengthLimit.of(seat.lengthMax()), source)))
+                .recline(ReclineParts.builder().indicator(indicator).build())
+                .permissions(permissions(seat.routings(), source))
+                .build();
     }
 
     private static Indicator indicator(Fact.QuickSeatRead seat) {

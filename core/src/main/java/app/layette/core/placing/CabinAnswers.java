@@ -137,17 +137,18 @@ public record CabinAnswers(List<PlaceAnswer> answers) {
         boolean enough = standing.flatMap(GapAhead.Standing::gap)
                 .flatMap(each -> GapToFrontSeat.asked(there).map(asked -> !each.isLessThan(asked)))
                 .orElse(true);
-        return new PlaceAnswer(
-                position.id(),
-                method,
-                Finding.together(findings),
-                findings,
-                advice.filter(each -> each.band().isPresent()).map(CabinAnswers::best),
-                standing,
-                enough,
-                reach(there, method, position),
-                position.id().side() == Side.MIDDLE,
-                isKerbSide(there, position));
+        return PlaceAnswerParts.builder()
+                .place(position.id())
+                .method(method)
+                .answer(Finding.together(findings))
+                .findings(findings)
+                .likelihood(advice.filter(each -> each.band().isPresent()).map(CabinAnswers::best))
+                .standing(standing)
+                .gapEnough(enough)
+                .reach(reach(there, method, position))
+                .isMiddle(position.id().side() == Side.MIDDLE)
+                .isKerbSide(isKerbSide(there, position))
+                .build();
     }
 
     private static double best(ReclineAdvice advice) {

@@ -2,6 +2,7 @@ package app.layette.core.placing;
 
 import app.layette.core.belt.Reach;
 import app.layette.core.entry.Method;
+import app.layette.core.evidence.Complete;
 import app.layette.core.evidence.Permission;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
@@ -25,6 +26,7 @@ import java.util.Optional;
  * @param isMiddle whether it is farthest from both sides
  * @param isKerbSide whether it is at the kerb
  */
+@Complete
 public record PlaceAnswer(
         PositionId place,
         Method method,

@@ -1,5 +1,6 @@
 package app.layette.core.practice;
 
+import app.layette.core.evidence.Complete;
 import app.layette.core.evidence.Permission;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.UnitSystem;
@@ -27,6 +28,7 @@ import app.layette.core.measure.UnitSystem;
  * @param routingFirst which baseless routing is offered first where both are allowed
  * @param retractorBesides whether a retractor that switches is switched in addition to a lock-off
  */
+@Complete
 public record PracticeProfile(
         String id,
         int version,

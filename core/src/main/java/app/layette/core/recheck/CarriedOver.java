@@ -1,6 +1,7 @@
 package app.layette.core.recheck;
 
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.FactQuickCarSeenParts;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.QuickCar;
@@ -130,17 +131,17 @@ public record CarriedOver(Fact fact, How how) {
     private static Fact.QuickCarSeen withoutSwitch(Fact.QuickCarSeen seen) {
         return seen.airbag() != Airbag.OFF_CONFIRMED
                 ? seen
-                : new Fact.QuickCarSeen(
-                        seen.of(),
-                        seen.name(),
-                        seen.position(),
-                        seen.facing(),
-                        null,
-                        seen.anchors(),
-                        seen.floor(),
-                        seen.retractor(),
-                        seen.latchPlate(),
-                        seen.belt(),
-                        seen.beltKind());
+                : FactQuickCarSeenParts.builder()
+                        .of(seen.of())
+                        .name(seen.name())
+                        .position(seen.position())
+                        .facing(seen.facing())
+                        .anchors(seen.anchors())
+                        .floor(seen.floor())
+                        .retractor(seen.retractor())
+                        .latchPlate(seen.latchPlate())
+                        .belt(seen.belt())
+                        .beltKind(seen.beltKind())
+                        .build();
     }
 }

@@ -6,6 +6,7 @@ import app.layette.core.entry.Fact.RollPlaced;
 import app.layette.core.entry.Fact.Stage;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
+import app.layette.core.evidence.Complete;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
@@ -48,6 +49,7 @@ import java.util.stream.IntStream;
  * @param waysOut what would reach it, in the order in which it is worth trying
  * @param tips whether the loaded base would tip over an end
  */
+@Complete
 public record ReclineAdvice(
         List<Setting> settings,
         Optional<Band> band,
@@ -258,20 +260,21 @@ public record ReclineAdvice(
             if (outOfReach) {
                 chosen = Optional.empty();
             }
-            return new ReclineAdvice(
-                    List.copyOf(settings),
-                    band,
-                    basis,
-                    nameNow(),
-                    setUp.isByRoll(),
-                    chosen.map(Setting::name),
-                    offered(settings).map(Setting::name),
-                    setUp.isRigid() ? Optional.empty() : chosen.map(this::pressPoint),
-                    learned.looks(),
-                    learned.lookAgain().isPresent(),
-                    outOfReach,
-                    outOfReach ? new WaysOut(situation, setUp, learned, band.get()).find() : List.of(),
-                    setUp.tips());
+            return ReclineAdviceParts.builder()
+                    .settings(List.copyOf(settings))
+                    .band(band)
+                    .basis(basis)
+                    .settingNow(nameNow())
+                    .byRoll(setUp.isByRoll())
+                    .recommended(chosen.map(Setting::name))
+                    .offered(offered(settings).map(Setting::name))
+                    .press(setUp.isRigid() ? Optional.empty() : chosen.map(this::pressPoint))
+                    .looks(learned.looks())
+                    .lookAgain(learned.lookAgain().isPresent())
+                    .outOfReach(outOfReach)
+                    .waysOut(outOfReach ? new WaysOut(situation, setUp, learned, band.get()).find() : List.of())
+                    .tips(setUp.tips())
+                    .build();
         }
 
         private Optional<Setting> setting(Recline.Step step) {

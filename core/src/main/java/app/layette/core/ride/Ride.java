@@ -17,6 +17,7 @@ import app.layette.core.seat.SeatSheet;
 import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.Side;
 import app.layette.core.vehicle.VehicleSheet;
+import app.layette.core.vehicle.VehicleSheetParts;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -124,20 +125,12 @@ public record Ride(
 
     /** A car of which nothing is known, not even its places. */
     private static VehicleSheet nowhere() {
-        return new VehicleSheet(
-                new SheetVersion("no-car", 1),
-                SheetStatus.CONFIRMED,
-                "",
-                "",
-                null,
-                null,
-                null,
-                List.of(),
-                null,
-                null,
-                null,
-                null,
-                null,
-                null);
+        return VehicleSheetParts.builder()
+                .sheet(new SheetVersion("no-car", 1))
+                .status(SheetStatus.CONFIRMED)
+                .maker("")
+                .name("")
+                .positions(List.of())
+                .build();
     }
 }

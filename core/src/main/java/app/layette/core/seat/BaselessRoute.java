@@ -2,6 +2,7 @@ package app.layette.core.seat;
 
 import static app.layette.core.evidence.Evidence.orNotLooked;
 
+import app.layette.core.evidence.Built;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.measure.Length;
 
@@ -13,12 +14,13 @@ import app.layette.core.measure.Length;
  * @param roundShell R, from the latch plate round behind the shell to the upper belt guide
  * @param whenBuckledFirst O, extra to lift the shoulder part over the shell when the belt is buckled already
  */
+@Built
 public record BaselessRoute(
         Evidence<String> guides,
         Evidence<Length> overShell,
         Evidence<Length> roundShell,
         Evidence<Length> whenBuckledFirst) {
-    static final BaselessRoute NOT_LOOKED = new BaselessRoute(null, null, null, null);
+    static final BaselessRoute NOT_LOOKED = BaselessRouteParts.builder().build();
 
     public BaselessRoute {
         guides = orNotLooked(guides);

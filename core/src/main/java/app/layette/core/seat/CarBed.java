@@ -2,6 +2,7 @@ package app.layette.core.seat;
 
 import static app.layette.core.evidence.Evidence.orNotLooked;
 
+import app.layette.core.evidence.Built;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Written;
 import app.layette.core.measure.Length;
@@ -19,6 +20,7 @@ import java.util.List;
  * @param buckleHeight of its harness
  * @param child harnessed before the bed is fixed, or after
  */
+@Built
 public record CarBed(
         Evidence<List<PositionId>> positions,
         Evidence<HeadDirection> headDirection,
@@ -27,7 +29,7 @@ public record CarBed(
         Evidence<Boolean> endStraps,
         Evidence<Length> buckleHeight,
         Evidence<ChildWhen> child) {
-    static final CarBed NOT_LOOKED = new CarBed(null, null, null, null, null, null, null);
+    static final CarBed NOT_LOOKED = CarBedParts.builder().build();
 
     public CarBed {
         positions = orNotLooked(positions);

@@ -2,6 +2,7 @@ package app.layette.core.seat;
 
 import static app.layette.core.evidence.Evidence.orNotLooked;
 
+import app.layette.core.evidence.Built;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Written;
 import app.layette.core.measure.Mass;
@@ -19,6 +20,7 @@ import java.util.List;
  * @param shortestSnugFrom lightest child for whom the shortest setting is snug (SUIT-5)
  * @param snugTestWords the manual's own words for its test
  */
+@Built
 public record Harness(
         Evidence<List<Loop>> loops,
         Evidence<SnugTest> snugTest,
@@ -27,7 +29,7 @@ public record Harness(
         Evidence<Adjuster> adjuster,
         Evidence<Mass> shortestSnugFrom,
         @Written(longest = 2000) Evidence<String> snugTestWords) {
-    static final Harness NOT_LOOKED = new Harness(null, null, null, null, null, null, null);
+    static final Harness NOT_LOOKED = HarnessParts.builder().build();
 
     /** Where the harness adjuster is. */
     public enum Adjuster {

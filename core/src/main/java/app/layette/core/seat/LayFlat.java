@@ -2,6 +2,7 @@ package app.layette.core.seat;
 
 import static app.layette.core.evidence.Evidence.orNotLooked;
 
+import app.layette.core.evidence.Built;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Written;
 
@@ -14,13 +15,14 @@ import app.layette.core.evidence.Written;
  * @param headDirection where the child's head lies
  * @param removal how it comes out, in words
  */
+@Built
 public record LayFlat(
         Evidence<Integer> fittings,
         Evidence<String> order,
         Evidence<HandlePosition> handle,
         Evidence<HeadDirection> headDirection,
         @Written(longest = 2000) Evidence<String> removal) {
-    static final LayFlat NOT_LOOKED = new LayFlat(null, null, null, null, null);
+    static final LayFlat NOT_LOOKED = LayFlatParts.builder().build();
 
     public LayFlat {
         fittings = orNotLooked(fittings);

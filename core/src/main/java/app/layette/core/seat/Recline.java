@@ -2,6 +2,7 @@ package app.layette.core.seat;
 
 import static app.layette.core.evidence.Evidence.orNotLooked;
 
+import app.layette.core.evidence.Built;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Written;
 import app.layette.core.measure.Angle;
@@ -21,6 +22,7 @@ import java.util.List;
  * @param rollWidth how wide a roll may be so that belt or strap stays reachable (REC-6)
  * @param arms where rigid anchors and load leg hold the base; only for such a base
  */
+@Built
 public record Recline(
         Evidence<Angle> theta0,
         @Written(as = "positiveLength") Evidence<Length> contact,
@@ -30,7 +32,7 @@ public record Recline(
         @Written(from = 0, to = 1) Evidence<Double> loadFraction,
         Evidence<Length> rollWidth,
         Evidence<Arms> arms) {
-    static final Recline NOT_LOOKED = new Recline(null, null, null, null);
+    static final Recline NOT_LOOKED = ReclineParts.builder().build();
 
     public Recline {
         theta0 = orNotLooked(theta0);
@@ -41,12 +43,6 @@ public record Recline(
         loadFraction = orNotLooked(loadFraction);
         rollWidth = orNotLooked(rollWidth);
         arms = orNotLooked(arms);
-    }
-
-    /** A recline of which only this much is known. */
-    public Recline(
-            Evidence<Angle> theta0, Evidence<Length> contact, Evidence<Device> device, Evidence<Indicator> indicator) {
-        this(theta0, contact, device, indicator, null, null, null, null);
     }
 
     /** Kinds of recline device. */
@@ -97,8 +93,8 @@ public record Recline(
      * @param leg q, length of the load leg; {@code null} for other devices
      */
     public record Step(@Written(needed = true) String name, Length lift, Angle slide, Length leg) {
-        /** Of a restraint without a device. */
-        public static final Step PLAIN = new Step("", null, null);
+        /** Of a restraint without a device: it lifts nothing and moves nothing. */
+        public static final Step PLAIN = new Step("", Length.ZERO, Angle.ZERO);
 
         public Step {
             lift = lift == null ? Length.ZERO : lift;

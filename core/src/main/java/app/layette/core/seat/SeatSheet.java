@@ -2,6 +2,7 @@ package app.layette.core.seat;
 
 import static app.layette.core.evidence.Evidence.orNotLooked;
 
+import app.layette.core.evidence.Built;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Said;
@@ -60,6 +61,7 @@ import java.util.regex.Pattern;
  * @param names what pieces and loops are called in other languages, for a family's page: by language tag, the sheet's
  *     own word and the word of that language
  */
+@Built
 public record SeatSheet(
         SheetVersion sheet,
         @Written(needed = true) SheetStatus status,
@@ -174,10 +176,13 @@ public record SeatSheet(
         if (status == SheetStatus.CONFIRMED) {
             return this;
         }
-        return new SeatSheet(
-                sheet, status, kind, identity, null, null, null, null, null, null, null, null, null, null, null, null,
-                null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-                null, null, null, null, names);
+        return SeatSheetParts.builder()
+                .sheet(sheet)
+                .status(status)
+                .kind(kind)
+                .identity(identity)
+                .names(names)
+                .build();
     }
 
     /** The lightest child: the rear-facing limit, or the rear-facing mode's where nobody looked that up. */

@@ -2,6 +2,7 @@ package app.layette.core.seat;
 
 import static app.layette.core.evidence.Evidence.orNotLooked;
 
+import app.layette.core.evidence.Built;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Written;
 import app.layette.core.measure.Length;
@@ -25,6 +26,7 @@ import java.util.stream.Stream;
  * @param innerShellLiftsOut whether an inner shell lifts out of the carrier (SUIT-12, HAR-4)
  * @param seatDepth from the shell back to the seat's end (SUIT-6)
  */
+@Built
 public record Shell(
         Evidence<Length> top,
         Evidence<List<Length>> slots,
@@ -37,7 +39,7 @@ public record Shell(
         Evidence<Length> widthBase,
         Evidence<Boolean> innerShellLiftsOut,
         Evidence<Length> seatDepth) {
-    static final Shell NOT_LOOKED = new Shell(null, null, null, null, null, null, null, null, null, null, null);
+    static final Shell NOT_LOOKED = ShellParts.builder().build();
 
     public Shell {
         top = orNotLooked(top);

@@ -2,6 +2,7 @@ package app.layette.core.vehicle;
 
 import static app.layette.core.evidence.Evidence.orNotLooked;
 
+import app.layette.core.evidence.Built;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.measure.Length;
 
@@ -19,6 +20,7 @@ import app.layette.core.measure.Length;
  * @param shoulderAvailable of a sewn-on plate: its shoulder part, pulled fully out
  * @param plateToUpperGuide S, from the plate along the seat back to the upper guide
  */
+@Built
 public record Belt(
         Evidence<Kind> kind,
         Evidence<Retractor> retractor,
@@ -31,7 +33,7 @@ public record Belt(
         Evidence<Length> lapAvailable,
         Evidence<Length> shoulderAvailable) {
     /** A belt that nobody has looked at. */
-    public static final Belt NOT_LOOKED = new Belt(null, null, null, null, null, null, null, null, null, null);
+    public static final Belt NOT_LOOKED = BeltParts.builder().build();
 
     public Belt {
         kind = orNotLooked(kind);
@@ -52,7 +54,12 @@ public record Belt(
             Evidence<Retractor> retractor,
             Evidence<LatchPlate> latchPlate,
             Evidence<Boolean> inflatable) {
-        return new Belt(kind, retractor, latchPlate, inflatable, null, null, null, null, null, null);
+        return BeltParts.builder()
+                .kind(kind)
+                .retractor(retractor)
+                .latchPlate(latchPlate)
+                .inflatable(inflatable)
+                .build();
     }
 
     /** Which parts a belt has. */

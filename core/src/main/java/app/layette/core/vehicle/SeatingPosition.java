@@ -2,6 +2,7 @@ package app.layette.core.vehicle;
 
 import static app.layette.core.evidence.Evidence.orNotLooked;
 
+import app.layette.core.evidence.Built;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Written;
 import app.layette.core.measure.Angle;
@@ -32,6 +33,7 @@ import java.util.List;
  * @param tether whether it has a top tether anchor
  * @param cushionDepth from the bight to the front edge of the cushion
  */
+@Built
 public record SeatingPosition(
         @Written(needed = true) PositionId id,
         Evidence<Facing> facing,
@@ -85,9 +87,7 @@ public record SeatingPosition(
 
     /** A position of which nothing is known but that it is there. */
     public static SeatingPosition bare(PositionId id) {
-        return new SeatingPosition(
-                id, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-                null, null, null);
+        return SeatingPositionParts.builder().id(id).build();
     }
 
     /** How hard a cushion is. */

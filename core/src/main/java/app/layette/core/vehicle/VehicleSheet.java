@@ -2,6 +2,7 @@ package app.layette.core.vehicle;
 
 import static app.layette.core.evidence.Evidence.orNotLooked;
 
+import app.layette.core.evidence.Built;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Said;
@@ -33,6 +34,7 @@ import java.util.Optional;
  * @param lawCountry country that it was built for, ISO 3166 alpha-2; {@code null} where nobody has looked
  * @param sillRake how far the door sill itself rises towards the front on level ground (REC-3)
  */
+@Built
 public record VehicleSheet(
         SheetVersion sheet,
         @Written(needed = true) SheetStatus status,
@@ -78,7 +80,16 @@ public record VehicleSheet(
         }
         List<SeatingPosition> bare =
                 positions.stream().map(each -> SeatingPosition.bare(each.id())).toList();
-        return new VehicleSheet(
-                sheet, status, maker, name, yearFrom, yearTo, kerbSide, bare, null, null, null, null, lawCountry, null);
+        return VehicleSheetParts.builder()
+                .sheet(sheet)
+                .status(status)
+                .maker(maker)
+                .name(name)
+                .yearFrom(yearFrom)
+                .yearTo(yearTo)
+                .kerbSide(kerbSide)
+                .positions(bare)
+                .lawCountry(lawCountry)
+                .build();
     }
 }

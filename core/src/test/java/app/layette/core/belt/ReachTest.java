@@ -9,7 +9,9 @@ import app.layette.core.belt.Reach.Answer;
 import app.layette.core.belt.Reach.Way;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.seat.BaselessRoute;
+import app.layette.core.seat.BaselessRouteParts;
 import app.layette.core.vehicle.Belt;
+import app.layette.core.vehicle.BeltParts;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -20,21 +22,22 @@ class ReachTest {
     private static final BaselessRoute ROUTE = route(194.0);
 
     private static BaselessRoute route(Double over) {
-        return new BaselessRoute(null, stated(mm(390)), stated(mm(1771)), over == null ? null : stated(mm(over)));
+        return BaselessRouteParts.builder()
+                .overShell(stated(mm(390)))
+                .roundShell(stated(mm(1771)))
+                .whenBuckledFirst(over == null ? null : stated(mm(over)))
+                .build();
     }
 
     private static Belt belt(double available, Belt.Kind kind, Belt.LatchPlate plate) {
-        return new Belt(
-                stated(kind),
-                null,
-                stated(plate),
-                null,
-                stated(mm(available)),
-                stated(mm(405)),
-                stated(mm(256)),
-                stated(mm(729)),
-                null,
-                null);
+        return BeltParts.builder()
+                .kind(stated(kind))
+                .latchPlate(stated(plate))
+                .available(stated(mm(available)))
+                .anchorToGuide(stated(mm(405)))
+                .guideToPlate(stated(mm(256)))
+                .plateToUpperGuide(stated(mm(729)))
+                .build();
     }
 
     private static Reach way(List<Reach> reaches, Way way) {
@@ -80,17 +83,14 @@ class ReachTest {
     @ParameterizedTest
     @CsvSource({"1200, , REACHES", ", 1200, REACHES", ", 1000, TOO_SHORT"})
     void aLapOnlyBeltWithASewnOnPlateHasItsNumber(Double whole, Double lap, Answer answer) {
-        Belt belt = new Belt(
-                stated(Belt.Kind.LAP_ONLY),
-                null,
-                stated(Belt.LatchPlate.SEWN_ON),
-                null,
-                whole == null ? null : stated(mm(whole)),
-                stated(mm(405)),
-                stated(mm(256)),
-                null,
-                lap == null ? null : stated(mm(lap)),
-                null);
+        Belt belt = BeltParts.builder()
+                .kind(stated(Belt.Kind.LAP_ONLY))
+                .latchPlate(stated(Belt.LatchPlate.SEWN_ON))
+                .available(whole == null ? null : stated(mm(whole)))
+                .anchorToGuide(stated(mm(405)))
+                .guideToPlate(stated(mm(256)))
+                .lapAvailable(lap == null ? null : stated(mm(lap)))
+                .build();
         assertThat(way(Reach.of(belt, ROUTE), Way.AMERICAN).answer()).isEqualTo(answer);
     }
 
@@ -119,17 +119,15 @@ class ReachTest {
         "1200, 810, AMERICAN, REACHES"
     })
     void theTwoPartsOfASewnOnPlateEachHaveToReach(double lap, double shoulder, Way way, Answer answer) {
-        Belt belt = new Belt(
-                stated(Belt.Kind.LAP_SHOULDER),
-                null,
-                stated(Belt.LatchPlate.SEWN_ON),
-                null,
-                null,
-                stated(mm(405)),
-                stated(mm(256)),
-                stated(mm(729)),
-                stated(mm(lap)),
-                stated(mm(shoulder)));
+        Belt belt = BeltParts.builder()
+                .kind(stated(Belt.Kind.LAP_SHOULDER))
+                .latchPlate(stated(Belt.LatchPlate.SEWN_ON))
+                .anchorToGuide(stated(mm(405)))
+                .guideToPlate(stated(mm(256)))
+                .plateToUpperGuide(stated(mm(729)))
+                .lapAvailable(stated(mm(lap)))
+                .shoulderAvailable(stated(mm(shoulder)))
+                .build();
         assertThat(way(Reach.of(belt, ROUTE), way).answer()).isEqualTo(answer);
     }
 

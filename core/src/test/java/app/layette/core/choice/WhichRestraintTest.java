@@ -14,7 +14,7 @@ import app.layette.core.finding.Finding;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.fixture.SeatSheetBuilder;
 import app.layette.core.measure.Mass;
-import app.layette.core.seat.CarBed;
+import app.layette.core.seat.CarBedParts;
 import app.layette.core.seat.HeadDirection;
 import app.layette.core.seat.InsertPiece;
 import app.layette.core.seat.SeatKind;
@@ -38,14 +38,11 @@ class WhichRestraintTest {
     private static SeatSheet bed() {
         return seat("bed", builder -> {
             builder.kind = SeatKind.CAR_BED;
-            builder.carBed = new CarBed(
-                    stated(List.of(FittingBuilder.ready().car.place)),
-                    stated(HeadDirection.TOWARDS_MIDDLE),
-                    null,
-                    null,
-                    stated(false),
-                    null,
-                    null);
+            builder.carBed = CarBedParts.builder()
+                    .positions(stated(List.of(FittingBuilder.ready().car.place)))
+                    .headDirection(stated(HeadDirection.TOWARDS_MIDDLE))
+                    .endStraps(stated(false))
+                    .build();
         });
     }
 

@@ -3,7 +3,6 @@ package app.layette.core.entry;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.core.entry.Fact.BeltSort;
-import app.layette.core.entry.Fact.QuickCarSeen;
 import app.layette.core.entry.Fact.QuickSeatRead;
 import app.layette.core.entry.Fact.RoutingsShown;
 import app.layette.core.evidence.Permission;
@@ -36,21 +35,20 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** A seat that is not on the shelf and a car without a sheet: what was read counts, the rest is not known. */
 class WalkInTest {
     private static QuickSeatRead seat(Integer slots, Indicator.Pass pass, Mass from, Mass to, RoutingsShown routings) {
-        return new QuickSeatRead(
-                "u1",
-                "Found seat",
-                "M-1",
-                Mass.ofKilograms(1.8),
-                Mass.ofKilograms(13),
-                null,
-                slots,
-                Indicator.Kind.BALL,
-                pass,
-                from,
-                to,
-                routings,
-                HandlePosition.UP,
-                null);
+        return FactQuickSeatReadParts.builder()
+                .of("u1")
+                .name("Found seat")
+                .model("M-1")
+                .weightMin(Mass.ofKilograms(1.8))
+                .weightMax(Mass.ofKilograms(13))
+                .slots(slots)
+                .indicator(Indicator.Kind.BALL)
+                .pass(pass)
+                .zoneFrom(from)
+                .zoneTo(to)
+                .routings(routings)
+                .handle(HandlePosition.UP)
+                .build();
     }
 
     private static FittingBuilder withSeat(QuickSeatRead read) {
@@ -153,18 +151,19 @@ class WalkInTest {
             Retractor retractor, LatchPlate plate, BeltSort belt, State locks, State inflatable) {
         FittingBuilder fitting = FittingBuilder.ready();
         PositionId place = new PositionId(2, Side.RIGHT);
-        fitting.add(new QuickCarSeen(
-                "u1",
-                "Found car",
-                place,
-                Facing.FORWARD,
-                Airbag.NONE,
-                OwnAnchors.NONE,
-                Floor.SOLID,
-                retractor,
-                plate,
-                belt,
-                Belt.Kind.LAP_SHOULDER));
+        fitting.add(FactQuickCarSeenParts.builder()
+                .of("u1")
+                .name("Found car")
+                .position(place)
+                .facing(Facing.FORWARD)
+                .airbag(Airbag.NONE)
+                .anchors(OwnAnchors.NONE)
+                .floor(Floor.SOLID)
+                .retractor(retractor)
+                .latchPlate(plate)
+                .belt(belt)
+                .beltKind(Belt.Kind.LAP_SHOULDER)
+                .build());
         fitting.add(new Fact.Placed("u1", place, Method.BASE_BELT));
         assertThat(fitting.state(Conclusion.BELT_LOCKS).state()).isEqualTo(locks);
         assertThat(fitting.state(Conclusion.INFLATABLE_BELT).state()).isEqualTo(inflatable);

@@ -3,6 +3,7 @@ package app.layette.core.recheck;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.FactQuickCarSeenParts;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
@@ -86,8 +87,12 @@ class CarriedOverTest {
     @Test
     void thatAnAirbagWasOffIsSeenAnewEachTime() {
         FittingBuilder earlier = FittingBuilder.ready();
-        earlier.add(new Fact.QuickCarSeen(
-                "u1", "Old estate", earlier.car.place, null, Airbag.OFF_CONFIRMED, null, null, null, null, null, null));
+        earlier.add(FactQuickCarSeenParts.builder()
+                .of("u1")
+                .name("Old estate")
+                .position(earlier.car.place)
+                .airbag(Airbag.OFF_CONFIRMED)
+                .build());
         Situation withoutCar = FittingBuilder.ready()
                 .without(fact -> !(fact instanceof Fact.ChildDescribed))
                 .plan()

@@ -3,6 +3,7 @@ package app.layette.core.recheck;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.FactQuickCarSeenParts;
 import app.layette.core.entry.Situation;
 import app.layette.core.fixture.FittingBuilder;
 import org.junit.jupiter.api.Test;
@@ -53,8 +54,11 @@ class LastSetUpTest {
     @Test
     void norFromACarThatWasOnlyDescribed() {
         FittingBuilder earlier = FittingBuilder.ready();
-        earlier.add(new Fact.QuickCarSeen(
-                "u1", "Old estate", earlier.car.place, null, null, null, null, null, null, null, null));
+        earlier.add(FactQuickCarSeenParts.builder()
+                .of("u1")
+                .name("Old estate")
+                .position(earlier.car.place)
+                .build());
         earlier.add(new Fact.Ended("u1", Fact.Ending.HANDED_OVER, null, null, null));
         Situation described = earlier.plan().situation();
         assertThat(LastSetUp.of(described, NOW)).isEmpty();

@@ -23,7 +23,7 @@ import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.placing.CabinAnswers;
 import app.layette.core.placing.PlaceAnswer;
-import app.layette.core.seat.CarBed;
+import app.layette.core.seat.CarBedParts;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.LegUse;
@@ -232,19 +232,19 @@ class DecisionTest {
             case "seat.panel" -> seat.tensionPanel = evidence(value, Boolean::valueOf);
             case "seat.lockOffs" -> seat.lockOffs = evidence(value, none -> List.of());
             case "seat.bedPlaces" ->
-                seat.carBed = new CarBed(null, null, null, null, seat.carBed.endStraps(), null, null);
-            case "seat.endStraps" ->
-                seat.carBed = new CarBed(
-                        seat.carBed.positions(),
-                        seat.carBed.headDirection(),
-                        null,
-                        null,
-                        evidence(value, Boolean::valueOf),
-                        null,
-                        null);
-            case "seat.head" ->
                 seat.carBed =
-                        new CarBed(seat.carBed.positions(), null, null, null, seat.carBed.endStraps(), null, null);
+                        CarBedParts.builder().endStraps(seat.carBed.endStraps()).build();
+            case "seat.endStraps" ->
+                seat.carBed = CarBedParts.builder()
+                        .positions(seat.carBed.positions())
+                        .headDirection(seat.carBed.headDirection())
+                        .endStraps(evidence(value, Boolean::valueOf))
+                        .build();
+            case "seat.head" ->
+                seat.carBed = CarBedParts.builder()
+                        .positions(seat.carBed.positions())
+                        .endStraps(seat.carBed.endStraps())
+                        .build();
             case "seat.bar" -> seat.reboundBar = evidence(value, ReboundBar::valueOf);
             case "seat.borrowed" -> seat.borrowedSpacingMost = evidence(value, text -> mm(Double.parseDouble(text)));
             case "car.borrowed" -> fitting.car.borrowedSpacing = evidence(value, text -> mm(Double.parseDouble(text)));

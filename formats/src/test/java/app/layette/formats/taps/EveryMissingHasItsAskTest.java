@@ -6,6 +6,8 @@ import app.layette.core.entry.Answers;
 import app.layette.core.entry.Author;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.FactQuickCarSeenParts;
+import app.layette.core.entry.FactQuickSeatReadParts;
 import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
@@ -91,28 +93,23 @@ class EveryMissingHasItsAskTest {
                 entries,
                 example,
                 Truth.PAGE,
-                new Fact.QuickSeatRead(
-                        "u1",
-                        "Walk-in",
-                        model,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        seat.kind()));
+                FactQuickSeatReadParts.builder()
+                        .of("u1")
+                        .name("Walk-in")
+                        .model(model)
+                        .sort(seat.kind())
+                        .build());
         Sheets none = new Sheets(List.of(), List.of());
         FittingRecord.Unit unit = new FittingRecord.Unit("u1", "r1", QuickSeat.SHEET);
         assertThat(carry(example, none, entries, unit)).isEmpty();
     }
 
     private static Fact car(PositionId place) {
-        return new Fact.QuickCarSeen("u1", "Old estate", place, null, null, null, null, null, null, null, null);
+        return FactQuickCarSeenParts.builder()
+                .of("u1")
+                .name("Old estate")
+                .position(place)
+                .build();
     }
 
     private static Optional<String> carry(CaseDocument example, Sheets sheets) {

@@ -11,6 +11,7 @@ import app.layette.core.practice.PracticeProfile.NewbornTarget;
 import app.layette.core.practice.PracticeProfile.RoutingFirst;
 import app.layette.core.practice.PracticeProfile.Screening;
 import app.layette.core.practice.PracticeProfile.SnugTest;
+import app.layette.core.practice.PracticeProfileParts;
 import java.time.ZoneId;
 
 /** The practice by which the bench is judged: the same for everybody, so that a number can be handed to a colleague. */
@@ -18,26 +19,27 @@ public final class BenchPractice {
     private BenchPractice() {}
 
     public static Practice usual() {
-        PracticeProfile profile = new PracticeProfile(
-                "bench",
-                1,
-                "Bench",
-                UnitSystem.METRIC,
-                SnugTest.PINCH,
-                Length.ofMillimetres(50),
-                Length.ofMillimetres(30),
-                NewbornTarget.MOST_RECLINED,
-                ChildOrder.CHILD_ON_TABLE_FIRST,
-                Permission.NOT_ALLOWED,
-                Screening.WHERE_INDICATED,
-                30,
-                28,
-                Length.ofMillimetres(40),
-                AnchorLimitDefault.NORTH_AMERICA_65_LB,
-                new PracticeProfile.RearFacing(24, null),
-                new PracticeProfile.Breaks(30, 120),
-                RoutingFirst.EUROPEAN,
-                null);
+        PracticeProfile profile = PracticeProfileParts.builder()
+                .id("bench")
+                .version(1)
+                .name("Bench")
+                .units(UnitSystem.METRIC)
+                .snugTest(SnugTest.PINCH)
+                .headRoom(Length.ofMillimetres(50))
+                .gap(Length.ofMillimetres(30))
+                .newbornTarget(NewbornTarget.MOST_RECLINED)
+                .childOrder(ChildOrder.CHILD_ON_TABLE_FIRST)
+                .rollsBeside(Permission.NOT_ALLOWED)
+                .screening(Screening.WHERE_INDICATED)
+                .recallDays(30)
+                .newbornDays(28)
+                .slotFarBelow(Length.ofMillimetres(40))
+                .anchorLimit(AnchorLimitDefault.NORTH_AMERICA_65_LB)
+                .rearFacing(new PracticeProfile.RearFacing(24, null))
+                .breaks(new PracticeProfile.Breaks(30, 120))
+                .routingFirst(RoutingFirst.EUROPEAN)
+                .retractorBesides(null)
+                .build();
         return new Practice(profile, "US", ZoneId.of("UTC"));
     }
 }

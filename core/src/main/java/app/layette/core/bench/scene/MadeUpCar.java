@@ -7,6 +7,7 @@ import app.layette.core.evidence.Source;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
 import app.layette.core.vehicle.Belt;
+import app.layette.core.vehicle.BeltParts;
 import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.SeatingPosition.Airbag;
@@ -14,8 +15,10 @@ import app.layette.core.vehicle.SeatingPosition.Facing;
 import app.layette.core.vehicle.SeatingPosition.Firmness;
 import app.layette.core.vehicle.SeatingPosition.Floor;
 import app.layette.core.vehicle.SeatingPosition.OwnAnchors;
+import app.layette.core.vehicle.SeatingPositionParts;
 import app.layette.core.vehicle.Side;
 import app.layette.core.vehicle.VehicleSheet;
+import app.layette.core.vehicle.VehicleSheetParts;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -32,24 +35,22 @@ final class MadeUpCar {
 
     static VehicleSheet sheet(PositionId place, Angle slope, Firmness firmness, Random random) {
         Side other = place.side() == Side.LEFT ? Side.RIGHT : Side.LEFT;
-        return new VehicleSheet(
-                new SheetVersion(ID, 1),
-                SheetStatus.CONFIRMED,
-                MAKERS[random.nextInt(MAKERS.length)],
-                NAMES[random.nextInt(NAMES.length)],
-                2018,
-                null,
-                Side.RIGHT,
-                List.of(
+        return VehicleSheetParts.builder()
+                .sheet(new SheetVersion(ID, 1))
+                .status(SheetStatus.CONFIRMED)
+                .maker(MAKERS[random.nextInt(MAKERS.length)])
+                .name(NAMES[random.nextInt(NAMES.length)])
+                .yearFrom(2018)
+                .kerbSide(Side.RIGHT)
+                .positions(List.of(
                         position(place, OwnAnchors.OWN_PAIR, slope, firmness),
                         position(new PositionId(2, Side.MIDDLE), OwnAnchors.NONE, slope, firmness),
-                        position(new PositionId(2, other), OwnAnchors.OWN_PAIR, slope, firmness)),
-                Evidence.silent(MANUAL),
-                Evidence.silent(MANUAL),
-                Map.of(),
-                Evidence.notLooked(),
-                null,
-                null);
+                        position(new PositionId(2, other), OwnAnchors.OWN_PAIR, slope, firmness)))
+                .anchorLimit(Evidence.silent(MANUAL))
+                .gap(Evidence.silent(MANUAL))
+                .permissions(Map.of())
+                .borrowedSpacing(Evidence.notLooked())
+                .build();
     }
 
     private static <T> Evidence<T> stated(T value) {
@@ -57,36 +58,32 @@ final class MadeUpCar {
     }
 
     private static SeatingPosition position(PositionId id, OwnAnchors anchors, Angle slope, Firmness firmness) {
-        return new SeatingPosition(
-                id,
-                stated(Facing.FORWARD),
-                stated(Airbag.NONE),
-                stated(anchors),
-                new Belt(
-                        stated(Belt.Kind.LAP_SHOULDER),
-                        stated(Belt.Retractor.SWITCHABLE),
-                        stated(Belt.LatchPlate.SLIDING),
-                        stated(false),
-                        Evidence.notLooked(),
-                        Evidence.notLooked(),
-                        Evidence.notLooked(),
-                        Evidence.notLooked(),
-                        null,
-                        null),
-                stated(slope),
-                stated(Angle.ofDegrees(22)),
-                stated(Floor.SOLID),
-                Evidence.notLooked(),
-                stated(firmness),
-                Evidence.notLooked(),
-                stated(Length.ofMillimetres(470)),
-                Evidence.notLooked(),
-                Evidence.notLooked(),
-                Evidence.notLooked(),
-                null,
-                null,
-                null,
-                null,
-                stated(Length.ofMillimetres(480)));
+        return SeatingPositionParts.builder()
+                .id(id)
+                .facing(stated(Facing.FORWARD))
+                .airbag(stated(Airbag.NONE))
+                .anchors(stated(anchors))
+                .belt(BeltParts.builder()
+                        .kind(stated(Belt.Kind.LAP_SHOULDER))
+                        .retractor(stated(Belt.Retractor.SWITCHABLE))
+                        .latchPlate(stated(Belt.LatchPlate.SLIDING))
+                        .inflatable(stated(false))
+                        .available(Evidence.notLooked())
+                        .anchorToGuide(Evidence.notLooked())
+                        .guideToPlate(Evidence.notLooked())
+                        .plateToUpperGuide(Evidence.notLooked())
+                        .build())
+                .cushionSlope(stated(slope))
+                .backAngle(stated(Angle.ofDegrees(22)))
+                .floor(stated(Floor.SOLID))
+                .frontSeat(Evidence.notLooked())
+                .firmness(stated(firmness))
+                .anchorHeight(Evidence.notLooked())
+                .width(stated(Length.ofMillimetres(470)))
+                .buckleSide(Evidence.notLooked())
+                .armrest(Evidence.notLooked())
+                .accessBehind(Evidence.notLooked())
+                .cushionDepth(stated(Length.ofMillimetres(480)))
+                .build();
     }
 }

@@ -12,29 +12,33 @@ import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.practice.PracticeProfile.SnugTest;
 import app.layette.core.seat.BaseFit;
-import app.layette.core.seat.BaselessRoute;
-import app.layette.core.seat.CarBed;
+import app.layette.core.seat.BaselessRouteParts;
+import app.layette.core.seat.CarBedParts;
 import app.layette.core.seat.Connectors;
 import app.layette.core.seat.CrashRule;
 import app.layette.core.seat.CrotchOpening;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Harness;
+import app.layette.core.seat.HarnessParts;
 import app.layette.core.seat.HeadDirection;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.InsertPiece;
-import app.layette.core.seat.LayFlat;
+import app.layette.core.seat.LayFlatParts;
 import app.layette.core.seat.LegUse;
 import app.layette.core.seat.LengthLimit;
 import app.layette.core.seat.Limits;
 import app.layette.core.seat.LockOff;
 import app.layette.core.seat.ReboundBar;
 import app.layette.core.seat.Recline;
+import app.layette.core.seat.ReclineParts;
 import app.layette.core.seat.Rotation;
 import app.layette.core.seat.SeatIdentity;
 import app.layette.core.seat.SeatKind;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.seat.SeatSheetParts;
 import app.layette.core.seat.ServiceLife;
 import app.layette.core.seat.Shell;
+import app.layette.core.seat.ShellParts;
 import app.layette.core.seat.SideElement;
 import app.layette.core.seat.WeightBand;
 import app.layette.core.trial.TrialBand;
@@ -120,65 +124,66 @@ final class MadeUpSeat {
     }
 
     SeatSheet sheet(Angle theta0, Length contact, List<Length> lifts, PositionId place) {
-        return new SeatSheet(
-                new SheetVersion(differs.map(Differs::id).orElse(ID), 1),
-                SheetStatus.CONFIRMED,
-                method.kind(),
-                new SeatIdentity(
+        return SeatSheetParts.builder()
+                .sheet(new SheetVersion(differs.map(Differs::id).orElse(ID), 1))
+                .status(SheetStatus.CONFIRMED)
+                .kind(method.kind())
+                .identity(new SeatIdentity(
                         MAKERS[random.nextInt(MAKERS.length)],
                         NAMES[random.nextInt(NAMES.length)],
                         List.of(MODEL),
                         LocalDate.of(2021, 1, 1),
-                        LocalDate.of(2030, 12, 31)),
-                stated(new ServiceLife(ServiceLife.Kind.YEARS, 8)),
-                stated(List.of("US", "CA")),
-                stated(CrashRule.MINOR_MAY_STAY),
-                stated(List.of("shell", "pad", "harness")),
-                new Limits(
+                        LocalDate.of(2030, 12, 31)))
+                .life(stated(new ServiceLife(ServiceLife.Kind.YEARS, 8)))
+                .approvals(stated(List.of("US", "CA")))
+                .crash(stated(CrashRule.MINOR_MAY_STAY))
+                .parts(stated(List.of("shell", "pad", "harness")))
+                .limits(new Limits(
                         stated(differs.map(Differs::lightest).orElse(Mass.ofKilograms(1.8))),
                         stated(Mass.ofKilograms(method.kind() == SeatKind.CAR_BED ? 4.5 : 13)),
                         stated(LengthLimit.of(differs.map(Differs::longest)
-                                .orElse(mm(method.kind() == SeatKind.CAR_BED ? 560 : 760))))),
-                shell(),
-                stated(pieces()),
-                harness(),
-                stated(List.of(new BaseFit("Base", List.of(BASE), null, setUp ? "Lever at 1" : null))),
-                recline(theta0, contact, lifts),
-                stated(Mass.ofKilograms(29.5)),
-                connectors(),
-                stated(leg ? LegUse.ALWAYS : LegUse.NO_LEG),
-                stated(method == Method.BASE_RIGID_LEG || turns ? List.of("left arm", "right arm", "leg") : List.of()),
-                stated(List.of(HandlePosition.UP)),
-                Evidence.silent(MANUAL),
-                stated(method.isByBelt() && !panel && random.nextInt(2) == 0 ? lockOffs() : List.of()),
-                permissions(),
-                stated(side ? SideElement.DOOR_SIDE : SideElement.NONE),
-                stated(turns ? Rotation.TO_DOOR : Rotation.NONE),
-                stated(panel),
-                new BaselessRoute(Evidence.silent(MANUAL), stated(mm(390)), stated(mm(1700)), stated(mm(194))),
-                method == Method.CAR_BED
-                        ? new CarBed(
-                                stated(List.of(place)),
-                                stated(HeadDirection.TOWARDS_MIDDLE),
-                                null,
-                                null,
-                                stated(random.nextInt(2) == 0),
-                                null,
-                                null)
-                        : null,
-                method == Method.LAY_FLAT
-                        ? new LayFlat(null, null, null, stated(HeadDirection.TOWARDS_MIDDLE), null)
-                        : null,
-                null,
-                List.of(),
-                null,
-                stated(List.of()),
-                stated(bar ? ReboundBar.FIXED : ReboundBar.NONE),
-                null,
-                null,
-                null,
-                null,
-                null);
+                                .orElse(mm(method.kind() == SeatKind.CAR_BED ? 560 : 760))))))
+                .shell(shell())
+                .insert(stated(pieces()))
+                .harness(harness())
+                .bases(stated(List.of(new BaseFit("Base", List.of(BASE), null, setUp ? "Lever at 1" : null))))
+                .recline(recline(theta0, contact, lifts))
+                .anchorLimit(stated(Mass.ofKilograms(29.5)))
+                .connectors(connectors())
+                .leg(stated(leg ? LegUse.ALWAYS : LegUse.NO_LEG))
+                .windows(stated(
+                        method == Method.BASE_RIGID_LEG || turns ? List.of("left arm", "right arm", "leg") : List.of()))
+                .handle(stated(List.of(HandlePosition.UP)))
+                .gap(Evidence.silent(MANUAL))
+                .lockOffs(stated(method.isByBelt() && !panel && random.nextInt(2) == 0 ? lockOffs() : List.of()))
+                .permissions(permissions())
+                .sideElement(stated(side ? SideElement.DOOR_SIDE : SideElement.NONE))
+                .rotation(stated(turns ? Rotation.TO_DOOR : Rotation.NONE))
+                .tensionPanel(stated(panel))
+                .routing(BaselessRouteParts.builder()
+                        .guides(Evidence.silent(MANUAL))
+                        .overShell(stated(mm(390)))
+                        .roundShell(stated(mm(1700)))
+                        .whenBuckledFirst(stated(mm(194)))
+                        .build())
+                .carBed(
+                        method == Method.CAR_BED
+                                ? CarBedParts.builder()
+                                        .positions(stated(List.of(place)))
+                                        .headDirection(stated(HeadDirection.TOWARDS_MIDDLE))
+                                        .endStraps(stated(random.nextInt(2) == 0))
+                                        .build()
+                                : null)
+                .layFlat(
+                        method == Method.LAY_FLAT
+                                ? LayFlatParts.builder()
+                                        .headDirection(stated(HeadDirection.TOWARDS_MIDDLE))
+                                        .build()
+                                : null)
+                .modes(List.of())
+                .ownConditions(stated(List.of()))
+                .reboundBar(stated(bar ? ReboundBar.FIXED : ReboundBar.NONE))
+                .build();
     }
 
     private Shell shell() {
@@ -186,20 +191,19 @@ final class MadeUpSeat {
         for (int slot = 1; slot <= slots; slot++) {
             heights.add(mm(slotHeight(slot)));
         }
-        return new Shell(
-                stated(mm(480)),
-                stated(List.copyOf(heights)),
-                stated(List.of(
+        return ShellParts.builder()
+                .top(stated(mm(480)))
+                .slots(stated(List.copyOf(heights)))
+                .crotch(stated(List.of(
                         new CrotchOpening(mm(92), new WeightBand(null, Mass.ofKilograms(4.5))),
-                        new CrotchOpening(mm(128), new WeightBand(Mass.ofKilograms(4.5), null)))),
-                stated(mm(25)),
-                stated(Mass.ofKilograms(4)),
-                stated(Mass.ofKilograms(4)),
-                Evidence.notLooked(),
-                Evidence.notLooked(),
-                null,
-                stated(false),
-                null);
+                        new CrotchOpening(mm(128), new WeightBand(Mass.ofKilograms(4.5), null)))))
+                .headRoom(stated(mm(25)))
+                .carrierMass(stated(Mass.ofKilograms(4)))
+                .baseMass(stated(Mass.ofKilograms(4)))
+                .outline(Evidence.notLooked())
+                .widthShell(Evidence.notLooked())
+                .innerShellLiftsOut(stated(false))
+                .build();
     }
 
     private static List<InsertPiece> pieces() {
@@ -229,14 +233,13 @@ final class MadeUpSeat {
     }
 
     private Harness harness() {
-        return new Harness(
-                stated(List.of(new Harness.Loop("short", 1, 2), new Harness.Loop("long", 3, slots))),
-                stated(SnugTest.PINCH),
-                stated(true),
-                stated(Harness.Covers.NONE),
-                null,
-                Evidence.notLooked(),
-                null);
+        return HarnessParts.builder()
+                .loops(stated(List.of(new Harness.Loop("short", 1, 2), new Harness.Loop("long", 3, slots))))
+                .snugTest(stated(SnugTest.PINCH))
+                .clip(stated(true))
+                .covers(stated(Harness.Covers.NONE))
+                .shortestSnugFrom(Evidence.notLooked())
+                .build();
     }
 
     private Recline recline(Angle theta0, Length contact, List<Length> lifts) {
@@ -245,21 +248,20 @@ final class MadeUpSeat {
             steps.add(new Recline.Step(String.valueOf(step + 1), lifts.get(step), null));
         }
         boolean hasDevice = lifts.size() > 1;
-        return new Recline(
-                stated(theta0),
-                stated(contact),
-                hasDevice
-                        ? stated(new Recline.Device(Recline.DeviceKind.FOOT, List.copyOf(steps)))
-                        : Evidence.notLooked(),
-                stated(new Indicator(
+        return ReclineParts.builder()
+                .theta0(stated(theta0))
+                .contact(stated(contact))
+                .device(
+                        hasDevice
+                                ? stated(new Recline.Device(Recline.DeviceKind.FOOT, List.copyOf(steps)))
+                                : Evidence.notLooked())
+                .indicator(stated(new Indicator(
                         Indicator.Kind.values()[random.nextInt(Indicator.Kind.values().length)],
                         method.isOnBase() ? Indicator.Mount.BASE : Indicator.Mount.CARRIER,
                         Indicator.Pass.WHOLLY_INSIDE,
-                        List.of(new Indicator.Band(null, band.from(), band.to())))),
-                null,
-                null,
-                null,
-                Evidence.notLooked());
+                        List.of(new Indicator.Band(null, band.from(), band.to())))))
+                .arms(Evidence.notLooked())
+                .build();
     }
 
     private Evidence<Connectors> connectors() {

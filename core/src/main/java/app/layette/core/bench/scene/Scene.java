@@ -6,6 +6,7 @@ import app.layette.core.bench.state.Straps;
 import app.layette.core.bench.state.Threading;
 import app.layette.core.bench.state.Truth;
 import app.layette.core.bench.state.Truth.Doll;
+import app.layette.core.bench.state.TruthParts;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
@@ -132,21 +133,22 @@ public record Scene(
         insert.put(MadeUpSeat.HEAD, random.nextInt(4) == 0);
         insert.put(MadeUpSeat.WEDGE, false);
         HandlePosition[] handles = HandlePosition.values();
-        return new Truth(
-                eye,
-                Hold.setDown(tightening, trial.truth(), lifts, random.nextInt(lifts.size())),
-                Straps.OPEN,
-                Threading.through(1 + random.nextInt(madeUp.slots)),
-                1 + random.nextInt(2),
-                insert,
-                handles[random.nextInt(handles.length)],
-                method.isReclined() ? 10 + 70 * random.nextDouble() : 80,
-                Angle.ofDegrees(random.nextInt(4) == 0 ? 2 + 3 * random.nextDouble() : 0),
-                MadeUpSeat.MODEL,
-                method.isOnBase() ? MadeUpSeat.BASE : "",
-                2023 + random.nextInt(3),
-                doll,
-                Set.of());
+        return TruthParts.builder()
+                .eye(eye)
+                .hold(Hold.setDown(tightening, trial.truth(), lifts, random.nextInt(lifts.size())))
+                .straps(Straps.OPEN)
+                .threading(Threading.through(1 + random.nextInt(madeUp.slots)))
+                .crotch(1 + random.nextInt(2))
+                .insert(insert)
+                .handle(handles[random.nextInt(handles.length)])
+                .gapMm(method.isReclined() ? 10 + 70 * random.nextDouble() : 80)
+                .ground(Angle.ofDegrees(random.nextInt(4) == 0 ? 2 + 3 * random.nextDouble() : 0))
+                .carrierModel(MadeUpSeat.MODEL)
+                .baseModel(method.isOnBase() ? MadeUpSeat.BASE : "")
+                .madeYear(2023 + random.nextInt(3))
+                .child(doll)
+                .marks(Set.of())
+                .build();
     }
 
     /** The questions that an eye answers here. */

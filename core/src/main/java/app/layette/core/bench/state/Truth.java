@@ -2,6 +2,7 @@ package app.layette.core.bench.state;
 
 import app.layette.core.entry.Misuse;
 import app.layette.core.entry.Question;
+import app.layette.core.evidence.Complete;
 import app.layette.core.measure.Angle;
 import app.layette.core.seat.HandlePosition;
 import java.util.EnumSet;
@@ -28,6 +29,7 @@ import java.util.function.Consumer;
  * @param child weight and sizes
  * @param marks what else is wrong, that is nothing but seen
  */
+@Complete
 public record Truth(
         Map<Question, String> eye,
         Hold hold,
@@ -121,21 +123,22 @@ public record Truth(
         }
 
         Truth made() {
-            return new Truth(
-                    eye,
-                    hold,
-                    straps,
-                    threading,
-                    crotch,
-                    insert,
-                    handle,
-                    gapMm,
-                    ground,
-                    carrierModel,
-                    baseModel,
-                    madeYear,
-                    child,
-                    marks);
+            return TruthParts.builder()
+                    .eye(eye)
+                    .hold(hold)
+                    .straps(straps)
+                    .threading(threading)
+                    .crotch(crotch)
+                    .insert(insert)
+                    .handle(handle)
+                    .gapMm(gapMm)
+                    .ground(ground)
+                    .carrierModel(carrierModel)
+                    .baseModel(baseModel)
+                    .madeYear(madeYear)
+                    .child(child)
+                    .marks(marks)
+                    .build();
         }
     }
 

@@ -22,6 +22,7 @@ import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.SeatingPosition;
 import app.layette.core.vehicle.Side;
 import app.layette.core.vehicle.VehicleSheet;
+import app.layette.core.vehicle.VehicleSheetParts;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -309,8 +310,12 @@ public final class CabinView {
             for (Side side : Side.values()) {
                 places.add(SeatingPosition.bare(new PositionId(2, side)));
             }
-            return new VehicleSheet(
-                    null, null, "", "", null, null, null, places, Evidence.notLooked(), null, null, null, null, null);
+            return VehicleSheetParts.builder()
+                    .maker("")
+                    .name("")
+                    .positions(places)
+                    .anchorLimit(Evidence.notLooked())
+                    .build();
         }
     }
 }
