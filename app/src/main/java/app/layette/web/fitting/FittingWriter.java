@@ -2,6 +2,7 @@ package app.layette.web.fitting;
 
 import app.layette.core.entry.Author;
 import app.layette.core.entry.Entry;
+import app.layette.core.entry.EntryParts;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FactCheck;
 import app.layette.core.entry.FieldProblem;
@@ -85,18 +86,19 @@ class FittingWriter {
         Fact fact = draft.fact() instanceof Fact.Ended ended && ended.ending() == Fact.Ending.HANDED_OVER
                 ? ended.decidedBy(FittingPlanner.decision(before))
                 : draft.fact();
-        Entry entry = new Entry(
-                draft.id(),
-                seq,
-                seen,
-                at,
-                author,
-                draft.how(),
-                draft.corrects(),
-                fact,
-                arrived,
-                draft.waited() ? Boolean.TRUE : null,
-                draft.look());
+        Entry entry = EntryParts.builder()
+                .id(draft.id())
+                .seq(seq)
+                .seen(seen)
+                .at(at)
+                .by(author)
+                .how(draft.how())
+                .corrects(draft.corrects())
+                .fact(fact)
+                .arrived(arrived)
+                .waited(draft.waited() ? Boolean.TRUE : null)
+                .look(draft.look())
+                .build();
         String document = LayetteJson.strict().writeValueAsString(entry);
         // Persisted, never merged: an entry is new. It is written with its fitting's own row.
         entities.persist(

@@ -1,6 +1,7 @@
 package app.layette.web.workbench;
 
 import app.layette.core.entry.Author;
+import app.layette.core.evidence.Built;
 import app.layette.core.evidence.Complete;
 import app.layette.core.fitting.PlanDifference;
 import app.layette.core.step.StepKey;
@@ -151,6 +152,7 @@ public record Workbench(
     }
 
     /** What to show: which step and ask are open, which view is up, and what was refused. */
+    @Built
     record Focus(
             Optional<StepKey> step,
             String ask,
@@ -180,35 +182,36 @@ public record Workbench(
 
         /** The same, with a setting that is only tried. */
         Focus trying(Optional<String> setting) {
-            return new Focus(step, ask, view, typed, problems, changed, setting, picked, stock, looking, answered);
+            return WorkbenchFocusParts.builder(this).tried(setting).build();
         }
 
         /** The same, with a place and method that were tapped. */
         Focus picking(String place) {
-            return new Focus(step, ask, view, typed, problems, changed, tried, place, stock, looking, answered);
+            return WorkbenchFocusParts.builder(this).picked(place).build();
         }
 
         /** The same, with what there is to roll up. */
         Focus with(Stock goods) {
-            return new Focus(step, ask, view, typed, problems, changed, tried, picked, goods, looking, answered);
+            return WorkbenchFocusParts.builder(this).stock(goods).build();
         }
 
         /** The same, after an entry that changed this. */
         Focus after(PlanDifference difference) {
-            return new Focus(
-                    step, ask, view, typed, problems, Optional.of(difference), tried, picked, stock, looking, answered);
+            return WorkbenchFocusParts.builder(this)
+                    .changed(Optional.of(difference))
+                    .build();
         }
 
         /** The same, after this question was answered. */
         Focus answeredAt(String stepKey, String askKey) {
             Answered at = new Answered(stepKey, askKey);
-            return new Focus(step, ask, view, typed, problems, changed, tried, picked, stock, looking, at);
+            return WorkbenchFocusParts.builder(this).answered(at).build();
         }
 
         /** The same, looked at by somebody. */
         Focus seenBy(Author author, Instant at) {
             Optional<Looking> by = Optional.of(new Looking(author, at));
-            return new Focus(step, ask, view, typed, problems, changed, tried, picked, stock, by, answered);
+            return WorkbenchFocusParts.builder(this).looking(by).build();
         }
     }
 

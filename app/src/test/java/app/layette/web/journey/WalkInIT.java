@@ -17,6 +17,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /**
  * A seat that is not on the shelf in a car without a sheet, both manuals at hand: whatever is missing is asked for on the
@@ -145,6 +146,37 @@ class WalkInIT {
         }
     }
 
+    /** One carrier, two cars, one visit: each car is carried to handed over, and each hand-over is of its own car. */
+    @ParameterizedTest
+    @ValueSource(strings = {"2-RIGHT/BASE_FLEXIBLE_ANCHORS", "2-RIGHT/BASELESS_EUROPEAN"})
+    void oneCarrierIsHandedOverInTwoCars(String choice) {
+        Way familiar = new Way("two cars " + choice, BASE, choice, Map.of());
+        Way other = new Way("two cars", BASE, choice, Map.of("car", "Grandmother's"));
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit");
+            begin(desk.open("/fittings/new"), familiar);
+            String first = desk.page().url();
+            carry(desk, familiar, () -> {});
+            desk.open(URI.create(first).getPath() + "/riders");
+            desk.page().click("#cars > summary");
+            desk.page().selectOption("#cars [name=car]", "quick-car");
+            desk.click("#cars .go");
+            desk.page().waitForURL("**/fittings/*");
+            assertThat(isReady(desk))
+                    .as("nothing of the other car was seen yet")
+                    .isFalse();
+            carry(desk, other, () -> {});
+            assertThat(desk.page().textContent("#head")).contains("Grandmother's");
+            handOver(desk);
+            desk.page().navigate(first);
+            assertThat(desk.page().textContent("#head .besides"))
+                    .contains("Grandmother's")
+                    .contains("Handed over");
+            carry(desk, familiar, () -> {});
+            handOver(desk);
+        }
+    }
+
     private static void carry(Desk desk, Way way, Runnable afterEach) {
         for (int i = 0; i < MOST_ANSWERS && !isReady(desk); i++) {
             answer(desk, way);
@@ -223,7 +255,7 @@ class WalkInIT {
                         desk,
                         open.locator("form:has([name=who]) .go:not(.no-answer)").first());
             }
-            case "ask-place" -> place(desk, open, way.choice());
+            case "ask-place" -> place(desk, open, way.choice(), way.says().getOrDefault("car", "Familiar"));
             case "ask-shoulder" -> press(desk, open.locator(".choice").nth(1));
             case "ask-level-child" ->
                 press(desk, open.locator(".choice[value=INSIDE]").first());
@@ -262,7 +294,7 @@ class WalkInIT {
     }
 
     /** The car is described first: its name and the place; then the place and the way are chosen. */
-    private static void place(Desk desk, Locator open, String choice) {
+    private static void place(Desk desk, Locator open, String choice, String car) {
         Locator way = open.locator("button[value='" + choice + "']");
         if (way.count() > 0) {
             Locator fold = open.locator(".fold:not([open]):has(button[value='" + choice + "']) > summary");
@@ -276,7 +308,7 @@ class WalkInIT {
         if (fold.count() > 0) {
             fold.first().click();
         }
-        open.locator("[name=name]").first().fill("Familiar");
+        open.locator("[name=name]").first().fill(car);
         // What lies across two places needs both described.
         boolean across = choice.endsWith("LAY_FLAT")
                 && open.locator("button[value^='2-MIDDLE/']").count() == 0;

@@ -4,6 +4,7 @@ import app.layette.core.entry.Act;
 import app.layette.core.entry.Answers;
 import app.layette.core.entry.Author;
 import app.layette.core.entry.Entry;
+import app.layette.core.entry.EntryParts;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FactQuickCarSeenParts;
 import app.layette.core.entry.How;
@@ -242,18 +243,7 @@ final class Changed {
     static List<Entry> followed(Fitting fitting, Entry more) {
         List<Entry> all = new ArrayList<>(fitting.entries());
         int last = all.isEmpty() ? 0 : all.get(all.size() - 1).seq();
-        all.add(new Entry(
-                more.id(),
-                last + 1,
-                last,
-                more.at(),
-                more.by(),
-                more.how(),
-                more.corrects(),
-                more.fact(),
-                more.arrived(),
-                more.waited(),
-                more.look()));
+        all.add(EntryParts.builder(more).seq(last + 1).seen(last).build());
         return all;
     }
 
@@ -275,62 +265,18 @@ final class Changed {
     }
 
     static Entry known(Entry entry, How how) {
-        return new Entry(
-                entry.id(),
-                entry.seq(),
-                entry.seen(),
-                entry.at(),
-                entry.by(),
-                how,
-                entry.corrects(),
-                entry.fact(),
-                entry.arrived(),
-                entry.waited(),
-                entry.look());
+        return EntryParts.builder(entry).how(how).build();
     }
 
     static Entry seen(Entry entry, int seen) {
-        return new Entry(
-                entry.id(),
-                entry.seq(),
-                seen,
-                entry.at(),
-                entry.by(),
-                entry.how(),
-                entry.corrects(),
-                entry.fact(),
-                entry.arrived(),
-                entry.waited(),
-                entry.look());
+        return EntryParts.builder(entry).seen(seen).build();
     }
 
     static Entry at(Entry entry, OffsetDateTime at, OffsetDateTime arrived) {
-        return new Entry(
-                entry.id(),
-                entry.seq(),
-                entry.seen(),
-                at,
-                entry.by(),
-                entry.how(),
-                entry.corrects(),
-                entry.fact(),
-                arrived,
-                null,
-                entry.look());
+        return EntryParts.builder(entry).at(at).arrived(arrived).waited(null).build();
     }
 
     static Entry by(Entry entry, Author author) {
-        return new Entry(
-                entry.id(),
-                entry.seq(),
-                entry.seen(),
-                entry.at(),
-                author,
-                entry.how(),
-                entry.corrects(),
-                entry.fact(),
-                entry.arrived(),
-                entry.waited(),
-                entry.look());
+        return EntryParts.builder(entry).by(author).build();
     }
 }

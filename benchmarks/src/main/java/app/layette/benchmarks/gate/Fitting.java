@@ -1,6 +1,7 @@
 package app.layette.benchmarks.gate;
 
 import app.layette.core.entry.Entry;
+import app.layette.core.entry.EntryParts;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.Sheets;
@@ -36,18 +37,7 @@ record Fitting(Practice practice, Sheets sheets, List<String> riders, List<Entry
 
     /** The same entry saying something else. */
     static Entry saying(Entry entry, Fact fact) {
-        return new Entry(
-                entry.id(),
-                entry.seq(),
-                entry.seen(),
-                entry.at(),
-                entry.by(),
-                entry.how(),
-                entry.corrects(),
-                fact,
-                entry.arrived(),
-                entry.waited(),
-                entry.look());
+        return EntryParts.builder(entry).fact(fact).build();
     }
 
     /** Numbered from 1, each entered by somebody who had seen the one before. */
@@ -55,18 +45,7 @@ record Fitting(Practice practice, Sheets sheets, List<String> riders, List<Entry
         List<Entry> numbered = new ArrayList<>();
         for (Entry entry : entries) {
             int seq = numbered.size() + 1;
-            numbered.add(new Entry(
-                    entry.id(),
-                    seq,
-                    seq - 1,
-                    entry.at(),
-                    entry.by(),
-                    entry.how(),
-                    entry.corrects(),
-                    entry.fact(),
-                    entry.arrived(),
-                    entry.waited(),
-                    entry.look()));
+            numbered.add(EntryParts.builder(entry).seq(seq).seen(seq - 1).build());
         }
         return numbered;
     }

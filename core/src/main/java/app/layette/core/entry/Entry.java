@@ -1,5 +1,6 @@
 package app.layette.core.entry;
 
+import app.layette.core.evidence.Built;
 import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
@@ -20,6 +21,7 @@ import java.util.UUID;
  * @param waited whether it waited in an outbox for a connection; {@code null} means no
  * @param look the look whose mark it is, shared by all that was told with one press; {@code null} when it stands alone
  */
+@Built
 public record Entry(
         UUID id,
         int seq,
@@ -49,7 +51,7 @@ public record Entry(
 
     /** The same entry as one mark of a look. */
     public Entry inLook(UUID whole) {
-        return new Entry(id, seq, seen, at, by, how, corrects, fact, arrived, waited, whole);
+        return EntryParts.builder(this).look(whole).build();
     }
 
     /**
@@ -66,28 +68,24 @@ public record Entry(
 
     /** The same moment by the clocks of a zone. */
     Entry at(ZoneId zone) {
-        return new Entry(
-                id,
-                seq,
-                seen,
-                at.atZoneSameInstant(zone).toOffsetDateTime(),
-                by,
-                how,
-                corrects,
-                fact,
-                arrived,
-                waited,
-                look);
+        return EntryParts.builder(this)
+                .at(at.atZoneSameInstant(zone).toOffsetDateTime())
+                .build();
     }
 
     /** The same entry saying something else; only for asking what if. */
     Entry with(Fact other) {
-        return new Entry(id, seq, seen, at, by, how, corrects, other, arrived, waited, look);
+        return EntryParts.builder(this).fact(other).build();
     }
 
     /** The place of an entry that this one corrects, saying what this one says. */
     Entry inPlaceOf(Entry corrected) {
-        return new Entry(
-                corrected.id, corrected.seq, corrected.seen, at, by, how, null, fact, arrived, waited, corrected.look);
+        return EntryParts.builder(this)
+                .id(corrected.id)
+                .seq(corrected.seq)
+                .seen(corrected.seen)
+                .corrects(null)
+                .look(corrected.look)
+                .build();
     }
 }
