@@ -11,6 +11,7 @@ import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.seat.SeatKind;
 import app.layette.web.account.Viewing;
+import app.layette.web.wall.Turns;
 import jakarta.persistence.EntityManager;
 import java.util.ArrayList;
 import java.util.List;
@@ -49,13 +50,21 @@ public class Joinings {
     private final FittingWriter writer;
     private final Viewing viewing;
     private final EntityManager entities;
+    private final Turns turns;
 
-    Joinings(FittingRows fittings, FittingPlans plans, FittingWriter writer, Viewing viewing, EntityManager entities) {
+    Joinings(
+            FittingRows fittings,
+            FittingPlans plans,
+            FittingWriter writer,
+            Viewing viewing,
+            EntityManager entities,
+            Turns turns) {
         this.fittings = fittings;
         this.plans = plans;
         this.writer = writer;
         this.viewing = viewing;
         this.entities = entities;
+        this.turns = turns;
     }
 
     /**
@@ -66,6 +75,7 @@ public class Joinings {
      */
     @Transactional
     public UUID join(UUID fittingId, Join join, UUID pointId, Author author) {
+        turns.take("fitting " + join.id());
         FittingWriter.Locked beside = writer.lock(fittingId, pointId);
         if (writer.isHere(join.id(), pointId)) {
             return join.id();
@@ -129,6 +139,7 @@ public class Joinings {
      */
     @Transactional
     public UUID inAnotherCar(UUID fittingId, AnotherCar other, UUID pointId, Author author) {
+        turns.take("fitting " + other.id());
         FittingWriter.Locked beside = writer.lock(fittingId, pointId);
         if (writer.isHere(other.id(), pointId)) {
             return other.id();

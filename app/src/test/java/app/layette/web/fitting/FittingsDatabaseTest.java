@@ -142,6 +142,39 @@ class FittingsDatabaseTest extends DatabaseTest {
         }
     }
 
+    /** One id, sent for two fittings from two devices: one of them gets the child, and nobody an error. */
+    @Test
+    void whatIsJoinedWithOneIdIsJoinedOnce() throws Exception {
+        SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
+        for (int round = 0; round < 5; round++) {
+            UUID here = beginnings.begin(
+                    new Beginnings.Begin("H-" + UUID.randomUUID(), "Ada", seat, List.of()), point, MARIT);
+            UUID there = beginnings.begin(
+                    new Beginnings.Begin("I-" + UUID.randomUUID(), "Eve", seat, List.of()), point, MARIT);
+            UUID id = UUID.randomUUID();
+            Joinings.Join join = new Joinings.Join(id, "Bela", seat, true);
+            List<Callable<UUID>> both = new ArrayList<>();
+            for (int i = 0; i < 3; i++) {
+                both.add(() -> joinings.join(here, join, point, MARIT));
+                both.add(() -> joinings.join(there, join, point, MARIT));
+            }
+            assertThat(atOnce(both)).containsOnly(id.toString());
+            assertThat(fittings.planned(here, point)
+                                    .plan()
+                                    .situation()
+                                    .neighbours()
+                                    .units()
+                                    .size()
+                            + fittings.planned(there, point)
+                                    .plan()
+                                    .situation()
+                                    .neighbours()
+                                    .units()
+                                    .size())
+                    .isOne();
+        }
+    }
+
     /** What comes of each: an id, or why it was refused. */
     private static List<String> atOnce(List<Callable<UUID>> work) throws InterruptedException {
         ExecutorService hands = Executors.newFixedThreadPool(work.size());
