@@ -112,7 +112,7 @@ class TodayController {
         return new Row(
                 fitting.id(),
                 fitting.child(),
-                inSeveral && fitting.car() != null ? fitting.car() : "",
+                !inSeveral ? "" : fitting.car() == null ? words.say("head.noCar") : fitting.car(),
                 fitting.reference(),
                 ready ? "ready" : fitting.state().name().toLowerCase(Locale.ROOT),
                 words.say(ready ? "head.ready" : "state." + fitting.state()),

@@ -64,6 +64,9 @@ class LanguageIT {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
             desk.signIn("ilse").click(".tools [name=language][value=es]");
             assertThat(desk.page().getAttribute("html", "lang")).isEqualTo("es");
+            assertThat((Integer) desk.page().evaluate("document.querySelector('header.frame').offsetHeight"))
+                    .as("the head takes one line, as in English")
+                    .isLessThan(60);
             Map<String, List<String>> left = new LinkedHashMap<>();
             for (String page : PAGES) {
                 looks(desk.open(page), page, left);

@@ -117,6 +117,12 @@ class RidersIT {
             desk.click("#head .besides a");
             assertThat(URI.create(desk.page().url()).getPath()).isEqualTo(first);
             assertThat(desk.page().textContent("#head .besides")).contains("another car");
+            desk.open("/");
+            assertThat(desk.page().locator("table.list tr:has-text('Tamsin')").allTextContents())
+                    .as("told apart where somebody chooses one")
+                    .hasSize(2)
+                    .anyMatch(row -> row.contains("Car not chosen"))
+                    .anyMatch(row -> row.contains(car));
             desk.isQuiet();
         }
     }
