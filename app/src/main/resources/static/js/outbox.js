@@ -665,6 +665,7 @@ window.layette = window.layette ?? {};
   });
 
   // What a page still asks for itself is about what a form may just have taken away: it is not asked while one is sent.
+  const LEAVING_MS = 10000;
   let leaving = 0;
   const left = (by) => {
     leaving += by;
@@ -718,7 +719,13 @@ window.layette = window.layette ?? {};
 
   document.addEventListener("submit", (event) => {
     const form = event.target;
-    if (event.defaultPrevented || !form.matches("main form[method=post]") || form.matches("[data-native]")) {
+    if (event.defaultPrevented || !form.matches("main form[method=post]")) {
+      return;
+    }
+    if (form.matches("[data-native]")) {
+      // The browser sends it and leaves; where what comes is a file, the page stays.
+      leaving += 1;
+      window.setTimeout(() => (leaving -= 1), LEAVING_MS);
       return;
     }
     event.preventDefault();

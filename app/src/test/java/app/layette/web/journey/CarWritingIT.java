@@ -64,6 +64,12 @@ class CarWritingIT {
             desk.page().click(".places summary");
             desk.page().click("text=this car has no such place: Third row, left");
             assertThat(desk.page().textContent(".run")).doesNotContain("Third row");
+            assertThat(desk.page().locator(".run .step.open").count())
+                    .as("nobody has seen to all of it")
+                    .isPositive();
+            assertThat(desk.page().locator(".run .step.open .tick").count())
+                    .as("no tick before all of a section is known")
+                    .isZero();
             desk.page().click("text=Put it on the shelf as a draft");
             desk.page().waitForURL("**/cars");
             assertThat(desk.page().textContent("main")).contains("Loomgate Barrow <b>");

@@ -67,6 +67,7 @@ public final class Desk implements AutoCloseable {
     /** So long that a machine at a fifth of its speed is no failure: what never comes fails as surely. */
     private static final int LONGEST_WAIT_MS = 90_000;
 
+    private static final List<String> TAKEN_BACK = List.of("htmx:sendAbort", "htmx:afterRequest");
     private static final int MOST_SEEN = 1500;
     private static final int LAST_ANSWERED = 5;
     private static final int FINGER_STEPS = 10;
@@ -118,7 +119,9 @@ public final class Desk implements AutoCloseable {
         page.onConsoleMessage(message -> {
             // A refused entry answers 422, which the browser reports as a failed load: that is no fault of the page.
             boolean refusal = message.text().contains("422");
-            if (message.type().equals("error") && !refusal) {
+            // What the page asked for and took back itself, because a form was sent meanwhile, is none either.
+            boolean takenBack = TAKEN_BACK.stream().anyMatch(message.text()::startsWith);
+            if (message.type().equals("error") && !refusal && !takenBack) {
                 complaints.add(message.text());
             }
         });
