@@ -665,8 +665,10 @@ window.layette = window.layette ?? {};
   });
 
   // What a page still asks for itself is about what a form may just have taken away: it is not asked while one is sent.
+  // What a hand asks for is asked: where the browser sent a form and a file came, or came back, the page is still there.
   const LEAVING_MS = 10000;
   let leaving = 0;
+  let awayUntil = 0;
   const left = (by) => {
     leaving += by;
     if (leaving) {
@@ -674,9 +676,13 @@ window.layette = window.layette ?? {};
     }
   };
   document.addEventListener("htmx:beforeRequest", (event) => {
-    if (leaving && event.target.closest?.("main")) {
+    const unasked = !event.detail.requestConfig?.triggeringEvent?.isTrusted;
+    if ((leaving || (unasked && performance.now() < awayUntil)) && event.target.closest?.("main")) {
       event.preventDefault();
     }
+  });
+  window.addEventListener("pageshow", (event) => {
+    awayUntil = event.persisted ? 0 : awayUntil;
   });
 
   /** What a form is answered with, and nothing else meanwhile. */
@@ -723,9 +729,7 @@ window.layette = window.layette ?? {};
       return;
     }
     if (form.matches("[data-native]")) {
-      // The browser sends it and leaves; where what comes is a file, the page stays.
-      leaving += 1;
-      window.setTimeout(() => (leaving -= 1), LEAVING_MS);
+      awayUntil = performance.now() + LEAVING_MS;
       return;
     }
     event.preventDefault();

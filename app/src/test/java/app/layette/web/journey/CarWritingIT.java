@@ -4,11 +4,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.web.support.Desk;
 import app.layette.web.support.RunningApp;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** A vehicle sheet on the plan of the car: from nothing, from a shelf, and from a car that had none. */
 class CarWritingIT {
+    /** Whether the page asks by itself before and after a form was sent that the browser sends; kept from being sent here. */
+    private static final String ASKED_WHILE_LEAVING = "async () => { const asked = [];"
+            + " const ask = () => { let sent = false; const see = (event) => { sent = true; event.preventDefault(); };"
+            + " document.addEventListener('htmx:beforeSend', see);"
+            + " htmx.ajax('GET', location.pathname + '/unknown', { source: '#unknown', target: '#unknown' });"
+            + " document.removeEventListener('htmx:beforeSend', see); asked.push(sent); };"
+            + " ask(); window.addEventListener('submit', (event) => event.preventDefault(), { once: true });"
+            + " document.querySelector('form[action$=\"/finish\"]').requestSubmit(); ask(); return asked; }";
+
     @RegisterExtension
     static final RunningApp app = RunningApp.shared();
 
@@ -70,6 +80,9 @@ class CarWritingIT {
             assertThat(desk.page().locator(".run .step.open .tick").count())
                     .as("no tick before all of a section is known")
                     .isZero();
+            assertThat(desk.page().evaluate(ASKED_WHILE_LEAVING))
+                    .as("once a form is sent nothing is asked but what a hand asks for")
+                    .isEqualTo(List.of(true, false));
             desk.page().click("text=Put it on the shelf as a draft");
             desk.page().waitForURL("**/cars");
             assertThat(desk.page().textContent("main")).contains("Loomgate Barrow <b>");
