@@ -61,13 +61,23 @@ const networkFirst = async (event, name) => {
     return response;
   } catch (error) {
     // The very page first; else the same fitting at another step.
-    const kept = (await cache.match(request)) ?? (await cache.match(request, { ignoreSearch: name === PAGES }));
+    const kept =
+      (await cache.match(request, { ignoreVary: true })) ?? (await cache.match(request, { ignoreSearch: name === PAGES, ignoreVary: true }));
     if (kept && name === PAGES && isOld(kept)) {
       await caches.delete(PAGES);
     } else if (kept) {
       return kept;
     }
     throw error;
+  }
+};
+
+// A step that came as pieces is kept as the page that it stands in.
+const keepPage = async (href) => {
+  const request = new Request(href, { redirect: "manual" });
+  const response = await fetch(request);
+  if (response.ok) {
+    await keep(await caches.open(PAGES), request, response);
   }
 };
 
@@ -95,5 +105,7 @@ self.addEventListener("fetch", (event) => {
 self.addEventListener("message", (event) => {
   if (event.data === "forget") {
     event.waitUntil(caches.delete(PAGES));
+  } else if (event.data?.keep) {
+    event.waitUntil(keepPage(event.data.keep).catch(() => {}));
   }
 });

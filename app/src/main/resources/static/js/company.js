@@ -27,7 +27,8 @@
         steady.whenLifted(() => {
           // An answer pressed meanwhile brings the newer page itself, and shows until then that it is under way.
           const underWay = document.querySelector(".busy") !== null;
-          if (!underWay && document.getElementById("now")?.dataset.seq === seq) {
+          // A hand that went to another step meanwhile has what is new with it.
+          if (!underWay && document.getElementById("now") === now && now.dataset.seq === seq) {
             typed.bring(html);
           }
         });

@@ -508,14 +508,18 @@ window.layette = window.layette ?? {};
     }
     if (live) {
       typed.forget(live.form);
-      if (!more) {
-        const address = response.headers.get("HX-Replace-Url");
-        if (address) {
-          history.replaceState(history.state, "", address);
-        }
-        typed.bring(html, { answered: live.form });
+    }
+    if (more) {
+      return;
+    }
+    if (live?.form.isConnected) {
+      const address = response.headers.get("HX-Replace-Url");
+      if (address) {
+        history.replaceState(history.state, "", address);
       }
-    } else if (!more) {
+      typed.bring(html, { answered: live.form });
+    } else {
+      // It waited, or the hand went to another step meanwhile: there it stays.
       await refresh();
     }
   };
@@ -524,8 +528,12 @@ window.layette = window.layette ?? {};
     const now = document.getElementById("now");
     const { fitting, step, view } = now.dataset;
     const response = await fetch(`/fittings/${fitting}/changes?step=${step}&view=${view}`, { headers: { "HX-Request": "true", "Layette-Shows": typed.shows() }, redirect: "error" });
-    if (response.status === 200) {
-      typed.bring(await response.text());
+    const html = response.status === 200 ? await response.text() : "";
+    if (html && document.getElementById("now") === now) {
+      typed.bring(html);
+    } else if (html) {
+      // A hand went to another step meanwhile: what is new is asked for there.
+      await refresh();
     }
   };
 
@@ -640,6 +648,10 @@ window.layette = window.layette ?? {};
     const frame = page.querySelector("header.frame");
     if (frame) {
       document.querySelector("header.frame")?.replaceWith(document.adoptNode(frame));
+    }
+    if (!same) {
+      // What is left is come back to as it is then.
+      history.replaceState({ ...history.state, layette: true }, "");
     }
     history[same ? "replaceState" : "pushState"]({ layette: true }, "", address);
     window.htmx?.process(main);

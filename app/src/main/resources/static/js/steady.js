@@ -22,20 +22,33 @@ window.layette = window.layette ?? {};
   // What is pressed shows that it works; that is no change of its words.
   const words = (button) => button.textContent.replace(/\s+/g, " ").trim();
 
-  // Where it stands on the page: a hand that scrolls moves the page, not the button.
-  const place = (button) => {
-    const box = button.getBoundingClientRect();
-    let left = box.left + window.scrollX;
-    let top = box.top + window.scrollY;
-    for (let around = button.parentElement; around && around !== document.scrollingElement; around = around.parentElement) {
-      left += around.scrollLeft;
-      top += around.scrollTop;
+  // How far all that stands around it is scrolled; what stands around several is asked once.
+  const scrolled = (around, known) => {
+    if (!around || around === document.scrollingElement) {
+      return { left: window.scrollX, top: window.scrollY };
     }
-    return box.width > 0 && box.height > 0 ? { left, top, height: box.height, words: words(button) } : null;
+    const before = known.get(around);
+    if (before) {
+      return before;
+    }
+    const outer = scrolled(around.parentElement, known);
+    const here = { left: outer.left + around.scrollLeft, top: outer.top + around.scrollTop };
+    known.set(around, here);
+    return here;
   };
 
-  const look = (button) => {
-    const here = place(button);
+  // Where it stands on the page: a hand that scrolls moves the page, not the button.
+  const place = (button, known) => {
+    const box = button.getBoundingClientRect();
+    if (box.width <= 0 || box.height <= 0) {
+      return null;
+    }
+    const { left, top } = scrolled(button.parentElement, known);
+    return { left: box.left + left, top: box.top + top, height: box.height, words: words(button) };
+  };
+
+  const look = (button, known = new Map()) => {
+    const here = place(button, known);
     const before = seen.get(button);
     const still =
       before &&
@@ -59,7 +72,8 @@ window.layette = window.layette ?? {};
 
   // Looks at every frame for as long as something may still move, and not at all after that.
   const watch = () => {
-    document.querySelectorAll(GUARDED).forEach(look);
+    const known = new Map();
+    document.querySelectorAll(GUARDED).forEach((button) => look(button, known));
     frame = performance.now() < until ? window.requestAnimationFrame(watch) : 0;
   };
   const stir = () => {

@@ -141,11 +141,12 @@ window.layette = window.layette ?? {};
   /**
    * Puts newer pieces of the page in their places, by their ids; what was typed and where the hand is stay.
    * @param html pieces with their ids
-   * @param sent the form that was answered, whose text is done with, or refused, whose text stays; neither for others' news
+   * @param sent the form that was answered, whose text is done with, or refused, whose text stays; or that a hand went to
+   *   another step; nothing of it for others' news
    */
   const bring = (html, sent = {}) => {
     const was = place();
-    const answered = Boolean(sent.answered ?? sent.refused);
+    const answered = Boolean(sent.answered ?? sent.refused ?? sent.went);
     if (sent.answered) {
       forget(sent.answered);
     }
@@ -163,6 +164,9 @@ window.layette = window.layette ?? {};
     bePresent();
     restore();
     leaveOut(was);
+    if (sent.went) {
+      openTyped();
+    }
     if (!answered) {
       resume(was);
     }
@@ -225,6 +229,13 @@ window.layette = window.layette ?? {};
     const way = performance.getEntriesByType("navigation")[0]?.type;
     return way === "reload" || way === "back_forward" || new URL(document.referrer || "about:blank").pathname === "/sign-in";
   };
+  // The question in which something is typed already is the one that is open.
+  const openTyped = () => {
+    const open = typedForm(document);
+    if (open && askOf(open)) {
+      askOf(open).open = true;
+    }
+  };
   const begin = async () => {
     const kept = sessionStorage.getItem(KEY);
     const before = kept ? ((await safe.openText(kept)) ?? {}) : {};
@@ -240,10 +251,7 @@ window.layette = window.layette ?? {};
       write();
     }
     restore();
-    const open = typedForm(document);
-    if (open && askOf(open)) {
-      askOf(open).open = true;
-    }
+    openTyped();
   };
   begin().catch(() => {});
 

@@ -111,7 +111,8 @@ class FittingController {
                 .trying(tried)
                 .picking(pick)
                 .with(new Stock(here.good().stream().toList()));
-        return page(user, id, focus, PAGE);
+        // Who goes on from another step says what of the page stands there already.
+        return page(user, id, focus, shows().isEmpty() ? PAGE : CHANGED);
     }
 
     /** What to expect of a setting that is only tried. */

@@ -30,6 +30,7 @@ class ConnectionIT {
             desk.signIn("marit").click("text=Tamsin");
             desk.step("Harness the child");
             desk.click("#ask-question-clothing summary");
+            desk.untilKept();
             desk.offline(true);
             desk.tapOffline("Thin clothes only");
             assertThat(desk.waiting()).isEqualTo("1 entry waiting");
@@ -163,7 +164,7 @@ class ConnectionIT {
             desk.signIn("marit").click("text=Bramwell");
             desk.page().waitForFunction("() => navigator.serviceWorker.controller !== null");
             desk.page().reload();
-            desk.page().waitForFunction("async () => (await caches.match(location.href)) !== undefined");
+            desk.untilKept();
             String fitting = desk.page().url().replace(app.address(), "");
             desk.offline(true).open(fitting);
             assertThat(desk.title()).isNotEmpty();

@@ -2,7 +2,9 @@ package app.layette.web.support;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.deque.html.axecore.args.AxeRunOptions;
 import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.ResultType;
 import com.deque.html.axecore.results.Rule;
 import com.google.gson.JsonArray;
 import com.google.gson.JsonObject;
@@ -38,11 +40,13 @@ public final class Desk implements AutoCloseable {
 
     private static final String LEAVES_THE_PAGE = "() => { const it = document.activeElement;"
             + " const form = it.closest('form');"
-            + " return it.matches('a[href]:not([href^=\"#\"])') || it.matches('button')"
+            + " const step = it.pathname === location.pathname && /^.step=[A-Z_]+$/.test(it.search ?? '');"
+            + " return !step && it.matches('a[href]:not([href^=\"#\"])') || it.matches('button')"
             + " && form !== null && !form.matches('main [method=post]'); }";
 
     private static final String IS_A_WAY_OUT = "each => { const link = each.closest('a[href]');"
-            + " return link instanceof HTMLAnchorElement && !link.getAttribute('href').startsWith('#')"
+            + " const step = link && link.pathname === location.pathname && /^.step=[A-Z_]+$/.test(link.search);"
+            + " return link instanceof HTMLAnchorElement && !step && !link.getAttribute('href').startsWith('#')"
             + " && link.pathname + link.search !== location.pathname + location.search"
             + " && !link.hasAttribute('hx-get') && !link.closest('[hx-boost]') && !link.target; }";
 
@@ -70,6 +74,7 @@ public final class Desk implements AutoCloseable {
     private static final List<String> TAKEN_BACK = List.of("htmx:sendAbort", "htmx:afterRequest");
     private static final int MOST_SEEN = 1500;
     private static final int LAST_ANSWERED = 5;
+    private static final int LOOKING_MS = 50;
     private static final int FINGER_STEPS = 10;
     private static String lastSeen = "nothing";
 
@@ -406,6 +411,17 @@ public final class Desk implements AutoCloseable {
         return settled();
     }
 
+    /** Waits until the page that is shown lies where it is found without a connection. */
+    public Desk untilKept() {
+        for (int waited = 0; waited < LONGEST_WAIT_MS; waited += LOOKING_MS) {
+            if ((Boolean) page.evaluate("async () => (await caches.match(location.href)) !== undefined")) {
+                return this;
+            }
+            page.waitForTimeout(LOOKING_MS);
+        }
+        throw new AssertionError("Never kept: " + page.url());
+    }
+
     /** Cuts the connection, or gives it back. */
     public Desk offline(boolean cut) {
         page.context().setOffline(cut);
@@ -436,8 +452,7 @@ public final class Desk implements AutoCloseable {
                     .filter(new Locator.FilterOptions().setHasText(name))
                     .first()
                     .click();
-            page.waitForLoadState();
-            return this;
+            return settled();
         }
         List<String> steps = page.locator("#run .step a > span:first-of-type").allTextContents();
         int target = steps.indexOf(
@@ -471,8 +486,10 @@ public final class Desk implements AutoCloseable {
     }
 
     private AxeBuilder axe() {
+        AxeRunOptions violationsAlone = new AxeRunOptions();
+        violationsAlone.setResultTypes(List.of(ResultType.Violations.getKey()));
         // No page holds frames: without them it needs no second, empty page to sum up in.
-        return new AxeBuilder(page).setLegacyMode(true);
+        return new AxeBuilder(page).setLegacyMode(true).options(violationsAlone);
     }
 
     private static void keeps(String what, AxeBuilder axe) {

@@ -207,6 +207,23 @@ class FittingControllerTest {
     }
 
     @Test
+    void whoGoesOnFromAnotherStepIsSentWhatDiffers() throws Exception {
+        String step = "/fittings/" + ID + "?step=FITS";
+        String whole = mvc.perform(get(step).with(user(MARIT)))
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        String head = whole.replaceAll("(?s).*id=\"head\"[^>]*data-print=\"(\\w+)\".*", "$1");
+        assertThat(whole).contains("<html");
+        mvc.perform(get(step).with(user(MARIT)).header("HX-Request", "true").header(Pieces.HEADER, "head=" + head))
+                .andExpect(status().isOk())
+                .andExpect(content().string(not(containsString("<html"))))
+                .andExpect(content().string(not(containsString("id=\"head\""))))
+                .andExpect(content().string(containsString("id=\"now\"")))
+                .andExpect(content().string(containsString("data-step=\"FITS\"")));
+    }
+
+    @Test
     void aShutGateListsWhatBlocksAndJumpsThere() throws Exception {
         when(fittings.append(eq(ID), any(), any(), any())).thenThrow(RefusedEntryException.because("GATE_SHUT"));
         mvc.perform(entry("ended").param("ending", "HANDED_OVER"))
