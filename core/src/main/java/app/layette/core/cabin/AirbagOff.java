@@ -3,6 +3,7 @@ package app.layette.core.cabin;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Evidence;
@@ -45,7 +46,7 @@ public final class AirbagOff extends AtPlace {
     }
 
     @Override
-    protected Verdict judge(Situation situation, SeatingPosition position) {
+    protected Verdict judge(PlaceNow situation, SeatingPosition position) {
         Evidence<Airbag> airbag = position.airbag();
         if (airbag.value().isEmpty()) {
             return Verdict.judged(at(
@@ -65,7 +66,7 @@ public final class AirbagOff extends AtPlace {
         };
     }
 
-    private static Verdict off(Situation situation, SeatingPosition position) {
+    private static Verdict off(PlaceNow situation, SeatingPosition position) {
         Evidence<Airbag> airbag = position.airbag();
         Permission mayBeOff = situation.permission(PermissionKey.FRONT_AIRBAG_OFF, Speaker.CAR, Permission.ALLOWED);
         if (mayBeOff != Permission.ALLOWED) {
@@ -79,7 +80,7 @@ public final class AirbagOff extends AtPlace {
         return seenHere
                 ? Verdict.judged(
                         at(Finding.of(Weight.HOLDS, "finding.CAB-1.airbagOff").from(airbag), position))
-                : new AnsweredByEye(Question.AIRBAG_LAMP).judge(situation);
+                : new AnsweredByEye<>(Question.AIRBAG_LAMP).judge(situation);
     }
 
     /** Whether the lamp or key of an airbag has to be looked at here. */

@@ -1,6 +1,6 @@
 package app.layette.core.cabin;
 
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
@@ -11,7 +11,7 @@ import app.layette.core.rule.Verdict;
 import app.layette.core.vehicle.SeatingPosition;
 
 /** A rule about the chosen seating position alone. */
-abstract class AtPlace implements Rule {
+abstract class AtPlace implements Rule.OfPlace {
     private final RuleCard card;
 
     AtPlace(RuleCard card) {
@@ -24,7 +24,7 @@ abstract class AtPlace implements Rule {
     }
 
     @Override
-    public final Verdict judge(Situation situation) {
+    public final Verdict judge(PlaceNow situation) {
         if (situation.placed().isEmpty() || situation.car().isEmpty()) {
             return Verdict.open(Missing.Entry.PLACE);
         }
@@ -39,7 +39,7 @@ abstract class AtPlace implements Rule {
     }
 
     /** The verdict on a position that the vehicle's sheet has. */
-    protected abstract Verdict judge(Situation situation, SeatingPosition position);
+    protected abstract Verdict judge(PlaceNow situation, SeatingPosition position);
 
     static Finding.Builder at(Finding.Builder finding, SeatingPosition position) {
         return finding.with("place", new Argument.OfKey("place." + position.id()))

@@ -1,7 +1,7 @@
 package app.layette.core.cabin;
 
 import app.layette.core.entry.Asking;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
@@ -23,7 +23,7 @@ import java.util.List;
 
 /** CAB-11: a car bed lies on a place that its sheet names. */
 @AutoService(Asking.class)
-public final class BedPlaceNamed implements Rule {
+public final class BedPlaceNamed implements Rule.OfPlace {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("BED_PLACE"), RuleCode.CAB_11)
             .requiredOf(method -> method.kind() == SeatKind.CAR_BED)
             .saidBeforehand()
@@ -36,7 +36,7 @@ public final class BedPlaceNamed implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PlaceNow situation) {
         if (situation.seat().isEmpty() || situation.placed().isEmpty()) {
             return Verdict.open(Missing.Entry.PLACE);
         }

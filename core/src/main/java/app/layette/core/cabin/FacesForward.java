@@ -1,7 +1,7 @@
 package app.layette.core.cabin;
 
 import app.layette.core.entry.Asking;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.SheetValue;
@@ -32,11 +32,11 @@ public final class FacesForward extends AtPlace {
     }
 
     @Override
-    protected Verdict judge(Situation situation, SeatingPosition position) {
+    protected Verdict judge(PlaceNow situation, SeatingPosition position) {
         return Verdict.judged(at(vehicleSeat(situation, position), position));
     }
 
-    private static Finding.Builder vehicleSeat(Situation situation, SeatingPosition position) {
+    private static Finding.Builder vehicleSeat(PlaceNow situation, SeatingPosition position) {
         Evidence<Facing> facing = position.facing();
         if (facing.value().isEmpty()) {
             return Finding.of(Weight.NOT_KNOWN, "finding.CAB-2.facingNotKnown")

@@ -4,6 +4,7 @@ import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
@@ -34,7 +35,7 @@ import com.google.auto.service.AutoService;
  * names. A leg that cannot be used: not allowed where it is always required, a note where it is asked when possible.
  */
 @AutoService(Asking.class)
-public final class FloorAndLeg implements Rule {
+public final class FloorAndLeg implements Rule.OfPlace {
     private static final RuleCard CARD = RuleCard.of(Conclusion.FLOOR_AND_LEG, RuleCode.CAB_8)
             .requiredOf(Method::staysInTheCar)
             .countsBeforeBirth()
@@ -64,7 +65,7 @@ public final class FloorAndLeg implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PlaceNow situation) {
         if (situation.seat().isEmpty()) {
             return Verdict.open(Missing.Entry.SHEET);
         }
@@ -79,11 +80,11 @@ public final class FloorAndLeg implements Rule {
             return Verdict.judged(
                     Finding.of(Weight.HOLDS, "finding.CAB-8.noLeg").from(leg));
         }
-        return new AnsweredByEye(Question.LEG, FloorAndLeg::used).judge(situation);
+        return new AnsweredByEye<>(Question.LEG, FloorAndLeg::used).judge(situation);
     }
 
     /** What can be said before the leg stands: whether its foot would have a floor to stand on here. */
-    public static Finding beforehand(Situation situation) {
+    public static Finding beforehand(PlaceNow situation) {
         Evidence<LegUse> leg = situation.seat().map(SeatSheet::leg).orElse(Evidence.notLooked());
         if (leg.value().isEmpty()) {
             return Finding.of(Weight.NOT_KNOWN, "finding.CAB-8.legNotKnown")
@@ -108,7 +109,7 @@ public final class FloorAndLeg implements Rule {
                 : standing;
     }
 
-    private static Judged used(Situation situation, Stamped<String> answer) {
+    private static Judged used(PlaceNow situation, Stamped<String> answer) {
         return Verdict.judged(
                 switch (answer.value()) {
                     case "NOT_USED" -> leftOut(situation);
@@ -118,7 +119,7 @@ public final class FloorAndLeg implements Rule {
     }
 
     /** How far a base may stand lifted by its leg is the sheet's; the rest is as when it stands on the cushion. */
-    private static Finding.Builder lifted(Situation situation) {
+    private static Finding.Builder lifted(PlaceNow situation) {
         return PlaceRules.refused(
                         situation,
                         PermissionKey.BASE_LIFTED_BY_LEG,
@@ -129,7 +130,7 @@ public final class FloorAndLeg implements Rule {
     }
 
     /** A leg that could stand has to; where it cannot, the sheet must let the base do without. */
-    private static Finding.Builder leftOut(Situation situation) {
+    private static Finding.Builder leftOut(PlaceNow situation) {
         boolean always =
                 situation.seat().map(SeatSheet::leg).flatMap(Evidence::value).orElseThrow() == LegUse.ALWAYS;
         if (always) {
@@ -151,7 +152,7 @@ public final class FloorAndLeg implements Rule {
                 .changedBy("OTHER_PLACE");
     }
 
-    private static Finding.Builder standing(Situation situation) {
+    private static Finding.Builder standing(PlaceNow situation) {
         Evidence<Floor> floor = situation.position().map(SeatingPosition::floor).orElse(Evidence.notLooked());
         if (floor.value().isEmpty()) {
             return Finding.of(Weight.NOT_KNOWN, "finding.CAB-8.floorNotKnown")

@@ -68,7 +68,7 @@ public final class FrontRowLast implements Rule {
             return permitted;
         }
         if (situation.answer(Question.BACK_ROW).isPresent()) {
-            return new AnsweredByEye(Question.BACK_ROW).judge(situation);
+            return new AnsweredByEye<>(Question.BACK_ROW).judge(situation);
         }
         List<SeatingPosition> back = back(situation);
         if (back.isEmpty()) {

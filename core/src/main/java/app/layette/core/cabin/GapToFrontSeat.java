@@ -3,6 +3,7 @@ package app.layette.core.cabin;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
+import app.layette.core.entry.ChildNow;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Dimension;
 import app.layette.core.entry.Method;
@@ -38,7 +39,7 @@ import java.util.stream.Stream;
  * <p>By eye: a flat hand stands for 30 mm.
  */
 @AutoService(Asking.class)
-public final class GapToFrontSeat implements Rule {
+public final class GapToFrontSeat implements Rule.OfChild {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("GAP"), RuleCode.CAB_10)
             .requiredOf(Method::isReclined)
             .reopenedBy(Change.CARRIER_ON_OFF, Change.FRONT_SEAT_MOVED, Change.HANDLE_MOVED)
@@ -62,7 +63,7 @@ public final class GapToFrontSeat implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(ChildNow situation) {
         Optional<Stamped<Fact.LengthMeasured>> byTape = situation.measured(Dimension.GAP);
         Optional<Stamped<String>> byEye = situation.answer(Question.GAP);
         if (byTape.isEmpty() && byEye.isEmpty()) {
@@ -94,7 +95,7 @@ public final class GapToFrontSeat implements Rule {
     }
 
     /** What is asked here; empty when a manual that has a say was not read. */
-    public static Optional<Length> asked(Situation situation) {
+    public static Optional<Length> asked(ChildNow situation) {
         Evidence<Length> seat = situation.gapAsked(Speaker.SEAT);
         Evidence<Length> car = situation.gapAsked(Speaker.CAR);
         if (!seat.isLooked() || !car.isLooked()) {
@@ -106,7 +107,7 @@ public final class GapToFrontSeat implements Rule {
                 .or(() -> Optional.of(situation.practice().profile().gap()));
     }
 
-    private static Finding.Builder measured(Situation situation, Length gap) {
+    private static Finding.Builder measured(ChildNow situation, Length gap) {
         if (gap.equals(Length.ZERO)) {
             return touching(situation);
         }
@@ -115,7 +116,7 @@ public final class GapToFrontSeat implements Rule {
                 .orElseGet(GapToFrontSeat::notKnown);
     }
 
-    private static Finding.Builder seen(Situation situation, String answer) {
+    private static Finding.Builder seen(ChildNow situation, String answer) {
         if (answer.equals("TOUCHES")) {
             return touching(situation);
         }
@@ -146,7 +147,7 @@ public final class GapToFrontSeat implements Rule {
         return Finding.of(Weight.NOT_KNOWN, "finding.CAB-10.manualsNotLooked").changedBy("BOTH_MANUALS");
     }
 
-    private static Finding.Builder touching(Situation situation) {
+    private static Finding.Builder touching(ChildNow situation) {
         return PlaceRules.permitted(
                         situation,
                         PermissionKey.TOUCHING_FRONT_SEAT,

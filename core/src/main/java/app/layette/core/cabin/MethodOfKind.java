@@ -3,7 +3,7 @@ package app.layette.core.cabin;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Method;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.SheetValue;
@@ -29,7 +29,7 @@ import java.util.List;
  * it is stands on the sheet.
  */
 @AutoService(Asking.class)
-public final class MethodOfKind implements Rule {
+public final class MethodOfKind implements Rule.OfPlace {
     private static final RuleCard CARD = RuleCard.of(Conclusion.METHOD, RuleCode.CAB_13)
             .countsBeforeBirth()
             .saidBeforehand()
@@ -43,7 +43,7 @@ public final class MethodOfKind implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PlaceNow situation) {
         if (situation.seat().isEmpty() || situation.method().isEmpty()) {
             return Verdict.open(Missing.Entry.PLACE);
         }

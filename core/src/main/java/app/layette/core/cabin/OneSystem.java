@@ -3,8 +3,8 @@ package app.layette.core.cabin;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.finding.Finding;
@@ -36,7 +36,7 @@ public final class OneSystem extends RuleByEye {
     }
 
     @Override
-    protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
+    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
         if (answer.value().equals("WITH_TOP_TETHER")) {
             return Verdict.judged(PlaceRules.permitted(
                     situation,

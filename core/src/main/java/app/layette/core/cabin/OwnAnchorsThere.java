@@ -3,7 +3,7 @@ package app.layette.core.cabin;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Method;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
@@ -40,11 +40,11 @@ public final class OwnAnchorsThere extends AtPlace {
     }
 
     @Override
-    protected Verdict judge(Situation situation, SeatingPosition position) {
+    protected Verdict judge(PlaceNow situation, SeatingPosition position) {
         return Verdict.judged(at(ownAnchors(situation, position), position));
     }
 
-    private static Finding.Builder ownAnchors(Situation situation, SeatingPosition position) {
+    private static Finding.Builder ownAnchors(PlaceNow situation, SeatingPosition position) {
         Evidence<OwnAnchors> anchors = position.anchors();
         if (anchors.value().isEmpty()) {
             return Finding.of(Weight.NOT_KNOWN, "finding.CAB-4.anchorsNotKnown")
@@ -71,13 +71,13 @@ public final class OwnAnchorsThere extends AtPlace {
     }
 
     /** Only the middle, between two places that have a pair each, has inner anchors to borrow. */
-    private static boolean mayBorrow(Situation situation, PositionId place) {
+    private static boolean mayBorrow(PlaceNow situation, PositionId place) {
         return place.side() == Side.MIDDLE
                 && hasPair(situation, new PositionId(place.row(), Side.LEFT))
                 && hasPair(situation, new PositionId(place.row(), Side.RIGHT));
     }
 
-    private static boolean hasPair(Situation situation, PositionId place) {
+    private static boolean hasPair(PlaceNow situation, PositionId place) {
         return situation
                 .car()
                 .flatMap(car -> car.position(place))
@@ -87,7 +87,7 @@ public final class OwnAnchorsThere extends AtPlace {
     }
 
     /** Both manuals have to allow it, and at the spacing that these anchors have. */
-    private static Finding.Builder borrowed(Situation situation) {
+    private static Finding.Builder borrowed(PlaceNow situation) {
         Evidence<Length> spacing = situation.car().orElseThrow().borrowedSpacing();
         Evidence<Length> most = situation.borrowedSpacingMost();
         Finding.Builder finding = PlaceRules.permitted(

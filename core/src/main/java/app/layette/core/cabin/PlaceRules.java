@@ -1,6 +1,6 @@
 package app.layette.core.cabin;
 
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PapersNow;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
@@ -14,14 +14,14 @@ final class PlaceRules {
     record ByPage(String allowed, String notAllowed, String notKnown) {}
 
     /** What a permission comes to: a page that forbids it stops, one that nobody has read is asked for. */
-    static Finding.Builder permitted(Situation situation, PermissionKey key, ByPage says) {
+    static Finding.Builder permitted(PapersNow situation, PermissionKey key, ByPage says) {
         return refused(situation, key, says.notAllowed(), says.notKnown())
                 .orElseGet(() -> Finding.of(Weight.HOLDS, says.allowed()));
     }
 
     /** What is said where a page forbids it, or nobody has read one; empty where it is allowed. */
     static Optional<Finding.Builder> refused(
-            Situation situation, PermissionKey key, String notAllowed, String notKnown) {
+            PapersNow situation, PermissionKey key, String notAllowed, String notKnown) {
         return switch (situation.permission(key)) {
             case ALLOWED -> Optional.empty();
             case NOT_ALLOWED -> Optional.of(Finding.of(Weight.STOP, notAllowed));

@@ -3,8 +3,8 @@ package app.layette.core.condition;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetValue;
@@ -45,7 +45,7 @@ public final class ApprovedHere extends RuleByEye {
     }
 
     @Override
-    protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
+    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
         Evidence<List<String>> approvals =
                 situation.seat().map(SeatSheet::approvals).orElse(Evidence.notLooked());
         Optional<String> law = situation.practice().lawCountry();

@@ -5,6 +5,7 @@ import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
@@ -29,7 +30,7 @@ import java.util.Optional;
 
 /** CND-8: only a base on the carrier sheet's list, set up for this carrier where the sheet says how. */
 @AutoService(Asking.class)
-public final class BaseFitsCarrier implements Rule {
+public final class BaseFitsCarrier implements Rule.OfPlace {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("BASE_FITS_CARRIER"), RuleCode.CND_8)
             .requiredOf(Method::isOnBase)
             .countsBeforeBirth()
@@ -53,7 +54,7 @@ public final class BaseFitsCarrier implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PlaceNow situation) {
         Optional<Stamped<Fact.LabelRead>> label = situation.label(Fact.Part.BASE);
         if (label.isEmpty() || situation.seat().isEmpty()) {
             return Verdict.open(situation.method().isEmpty() ? Missing.Entry.PLACE : Missing.Entry.LABEL);
@@ -87,12 +88,12 @@ public final class BaseFitsCarrier implements Rule {
                 : setUp(situation);
     }
 
-    private static Verdict setUp(Situation situation) {
-        return new AnsweredByEye(Question.BASE_SET_UP).judge(situation);
+    private static Verdict setUp(PlaceNow situation) {
+        return new AnsweredByEye<>(Question.BASE_SET_UP).judge(situation);
     }
 
     /** The base on the sheet's list that the label names. */
-    public static Optional<BaseFit> fitting(Situation situation) {
+    public static Optional<BaseFit> fitting(PlaceNow situation) {
         return situation
                 .label(Fact.Part.BASE)
                 .map(label -> label.value().model())

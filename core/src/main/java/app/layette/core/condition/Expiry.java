@@ -5,7 +5,7 @@ import app.layette.core.entry.Fact.LabelRead;
 import app.layette.core.entry.Fact.Part;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.PartialDate;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetValue;
@@ -38,7 +38,7 @@ import java.util.stream.Stream;
  * February); a printed month lasts to its last day.
  */
 @AutoService(Asking.class)
-public final class Expiry implements Rule {
+public final class Expiry implements Rule.OfPlace {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("EXPIRY"), RuleCode.CND_1)
             .countsBeforeBirth()
             .clearedEarlier()
@@ -59,7 +59,7 @@ public final class Expiry implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PlaceNow situation) {
         Optional<SeatSheet> seat = situation.seat();
         List<LabelRead> labels = new ArrayList<>();
         for (Part part : parts(situation)) {
@@ -84,7 +84,7 @@ public final class Expiry implements Rule {
     }
 
     /** The last usable day of the whole restraint, as far as the labels and the sheet give one. */
-    public static Optional<LastDay> of(Situation situation) {
+    public static Optional<LastDay> of(PlaceNow situation) {
         List<LastDay> lastDays = new ArrayList<>();
         for (Part part : parts(situation)) {
             situation
@@ -96,7 +96,7 @@ public final class Expiry implements Rule {
     }
 
     /** A base has a date of its own; a restraint without one has the label of its shell. */
-    private static List<Part> parts(Situation situation) {
+    private static List<Part> parts(PlaceNow situation) {
         // Whether there will be a base is known once a method is chosen.
         boolean onBase = situation.method().filter(Method::isOnBase).isPresent();
         return onBase ? List.of(Part.CARRIER, Part.BASE) : List.of(Part.CARRIER);

@@ -3,8 +3,8 @@ package app.layette.core.condition;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetValue;
@@ -43,7 +43,7 @@ public final class NoCrash extends RuleByEye {
     }
 
     @Override
-    protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
+    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
         Evidence<CrashRule> rule = situation.seat().map(SeatSheet::crash).orElse(Evidence.notLooked());
         if (!rule.isLooked()) {
             return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.CND-3.makerRuleNotLooked")

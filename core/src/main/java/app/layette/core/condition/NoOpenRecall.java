@@ -3,8 +3,8 @@ package app.layette.core.condition;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
@@ -40,7 +40,7 @@ public final class NoOpenRecall extends RuleByEye {
     }
 
     @Override
-    protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
+    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
         int allowed = situation.practice().profile().recallDays();
         Optional<LocalDate> lookedUp = answer.freshOn(situation.today());
         boolean old = lookedUp.isEmpty() || ChronoUnit.DAYS.between(lookedUp.get(), situation.today()) > allowed;

@@ -3,8 +3,8 @@ package app.layette.core.condition;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetValue;
@@ -44,7 +44,7 @@ public final class PartsComplete extends RuleByEye {
     }
 
     @Override
-    protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
+    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
         Evidence<List<String>> parts = situation.seat().map(SeatSheet::parts).orElse(Evidence.notLooked());
         Optional<List<String>> list = parts.value();
         return Verdict.judged(list.map(each ->

@@ -2,8 +2,8 @@ package app.layette.core.condition;
 
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
+import app.layette.core.entry.PapersNow;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
@@ -24,7 +24,7 @@ import java.util.Optional;
  * a card that nobody is known to have sent comes due after the hand-over.
  */
 @AutoService(Asking.class)
-public final class Registration implements Rule {
+public final class Registration implements Rule.OfPapers {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("REGISTRATION"), RuleCode.CND_4)
             .countsBeforeBirth()
             .clearedEarlier()
@@ -46,7 +46,7 @@ public final class Registration implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PapersNow situation) {
         Optional<String> answer = situation.answer(Question.REGISTRATION).map(Stamped::value);
         if (answer.isEmpty()) {
             return Verdict.judged(Finding.of(Weight.HOLDS, "finding.CND-4.cardNotAsked"));
@@ -60,7 +60,7 @@ public final class Registration implements Rule {
     }
 
     /** Whether nothing is left to be sent. */
-    public static boolean isSettled(Situation situation) {
+    public static boolean isSettled(PapersNow situation) {
         return situation
                 .answer(Question.REGISTRATION)
                 .filter(answer ->

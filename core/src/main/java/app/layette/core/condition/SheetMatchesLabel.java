@@ -2,7 +2,7 @@ package app.layette.core.condition;
 
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Fact;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.RestraintNow;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
@@ -23,7 +23,7 @@ import java.util.Optional;
  * picked by name alone is not known.
  */
 @AutoService(Asking.class)
-public final class SheetMatchesLabel implements Rule {
+public final class SheetMatchesLabel implements Rule.OfRestraint {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("SHEET_MATCHES_LABEL"), RuleCode.CND_9)
             .countsBeforeBirth()
             .clearedEarlier()
@@ -35,7 +35,7 @@ public final class SheetMatchesLabel implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(RestraintNow situation) {
         Optional<Stamped<Fact.LabelRead>> label = situation.label(Fact.Part.CARRIER);
         if (label.isEmpty() || situation.seat().isEmpty()) {
             return Verdict.open(Missing.Entry.LABEL);

@@ -1,7 +1,7 @@
 package app.layette.core.condition;
 
 import app.layette.core.entry.Asking;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PapersNow;
 import app.layette.core.evidence.SheetStatus;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
@@ -15,7 +15,7 @@ import com.google.auto.service.AutoService;
 
 /** CND-9: the sheet in use is confirmed, and no newer version waits for a lead. */
 @AutoService(Asking.class)
-public final class SheetsCurrent implements Rule {
+public final class SheetsCurrent implements Rule.OfPapers {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("SHEETS_CURRENT"), RuleCode.CND_9)
             .countsBeforeBirth()
             .clearedEarlier()
@@ -27,7 +27,7 @@ public final class SheetsCurrent implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PapersNow situation) {
         if (situation.seat().isEmpty()) {
             return Verdict.judged(
                     Finding.of(Weight.NOT_KNOWN, "finding.CND-9.noSheet").changedBy("SHEET"));

@@ -36,11 +36,16 @@ import java.util.stream.Collectors;
  * What is so now in one fitting, for one unit and its rider: the newest of the best-known facts, read from the entries
  * that count. Estimates answer nothing here; rules that want them ask for them by name.
  *
+ * <p>It is seen in parts, each on what the one before it knows: what the papers say ({@link PapersNow}), the child
+ * ({@link ChildNow}), the restraint ({@link RestraintNow}), its place ({@link PlaceNow}). A rule receives the part that it
+ * judges (decision 81); the whole, with who else is fitted here, how the fitting ended and what would be so if, is for the
+ * planner, and for the few rules that ask about another place.
+ *
  * <p>It is read out of one log ({@link Facts}): which entries of an earlier fitting count ({@link ComingBack}), which
  * sheets are in use and what fills them ({@link SheetsNow}), what the manuals say ({@link ManualPages}), the child's heights
  * in the insert ({@link Heights}), who else is fitted here ({@link Neighbours}), and what would be so if ({@link Thought}).
  */
-public final class Situation {
+public final class Situation implements PlaceNow {
     private final Practice practice;
     private final LocalDate today;
     private final Unit unit;
@@ -154,29 +159,32 @@ public final class Situation {
         return new Situation(practice, sheets, record, meant.get(0), true, today);
     }
 
+    @Override
     public Practice practice() {
         return practice;
     }
 
+    @Override
     public LocalDate today() {
         return today;
     }
 
+    @Override
     public Unit unit() {
         return unit;
     }
 
-    /** The adopted seat sheet, a draft without the values that a rule would lean on; empty when not at hand. */
+    @Override
     public Optional<SeatSheet> seat() {
         return seatNow;
     }
 
-    /** Whether the seat is not on the shelf and is read from its label and manual here. */
+    @Override
     public boolean isQuickSeat() {
         return seatInstead.isEmpty() && unit.sheet().equals(QuickSeat.SHEET);
     }
 
-    /** The adopted vehicle sheet or the quick car, as far as it may be relied on. */
+    @Override
     public Optional<VehicleSheet> car() {
         return carNow;
     }
@@ -185,31 +193,30 @@ public final class Situation {
         return new SheetsNow(facts, sheets, kinds -> lastChange(kinds, 0), weight().map(Stamped::value));
     }
 
-    /** A newer version of a sheet in use that no lead has adopted or declined. */
+    @Override
     public List<SheetVersion> pendingVersions() {
         return sheets.pending();
     }
 
+    @Override
     public Optional<Stamped<Child>> child() {
         return facts.best(Fact.ChildDescribed.class, fact -> fact.of().equals(unit.rider()))
                 .map(stamped -> stamped.with(stamped.value().child()));
     }
 
-    /** Days since birth; empty while nobody said when the child was born. */
+    @Override
     public OptionalLong ageDays() {
         return child().map(child -> OptionalLong.of(child.value().ageDays(today)))
                 .orElse(OptionalLong.empty());
     }
 
+    @Override
     public Optional<Stamped<Mass>> weight() {
         return facts.best(Fact.Weighed.class, fact -> fact.of().equals(unit.rider()))
                 .map(stamped -> stamped.with(stamped.value().mass()));
     }
 
-    /**
-     * Length of the child, or another length of the set-up, by tape. A length of the child may be told; a seated height
-     * was taken here or at an earlier fitting; what is measured at the set-up is measured here.
-     */
+    @Override
     public Optional<Stamped<Fact.LengthMeasured>> measured(Dimension what) {
         return facts.best(Fact.LengthMeasured.class, fact -> fact.what() == what)
                 .filter(length -> switch (what) {
@@ -220,10 +227,7 @@ public final class Situation {
                 });
     }
 
-    /**
-     * A weight or length that was told or carried over later than the measured one in force: then that measure is asked
-     * for again.
-     */
+    @Override
     public <F extends Fact> boolean isToldLater(Stamped<?> inForce, Class<F> kind, Predicate<F> fits) {
         return facts.last(kind, fits)
                 .filter(last -> last.seq() > inForce.seq() && last.how().isOnlyTold())
@@ -231,7 +235,7 @@ public final class Situation {
                 .isPresent();
     }
 
-    /** A label that somebody read here; one that was only told of was not read. */
+    @Override
     public Optional<Stamped<Fact.LabelRead>> label(Part part) {
         return facts.best(Fact.LabelRead.class, fact -> fact.part() == part)
                 .filter(read -> read.how().isSeenHere()
@@ -239,7 +243,7 @@ public final class Situation {
                         || read.how().isCarried());
     }
 
-    /** The newest of the best known answers to a question about the chosen place; an estimate is no answer. */
+    @Override
     public Optional<Stamped<String>> answer(Question question) {
         PositionId here = placed().map(placed -> placed.value().position()).orElse(null);
         return answer(
@@ -247,7 +251,7 @@ public final class Situation {
                 fact -> fact.place() == null || here == null || fact.place().equals(here));
     }
 
-    /** The same about one seating position by name. */
+    @Override
     public Optional<Stamped<String>> answerAt(Question question, PositionId place) {
         return answer(question, fact -> place.equals(fact.place()));
     }
@@ -257,53 +261,53 @@ public final class Situation {
                 .map(stamped -> stamped.with(stamped.value().answer()));
     }
 
-    /** The newest of the best known facts of a kind that was not estimated. */
+    @Override
     public <F extends Fact> Optional<Stamped<F>> newest(Class<F> kind) {
         return newest(kind, fact -> true);
     }
 
-    /** The newest of the best known facts of a kind that was not estimated and fits. */
+    @Override
     public <F extends Fact> Optional<Stamped<F>> newest(Class<F> kind, Predicate<F> fits) {
         return facts.best(kind, fits);
     }
 
-    /** The same, but only where it was seen, felt or measured here: what a check by eye or hand rests on. */
+    @Override
     public <F extends Fact> Optional<Stamped<F>> seen(Class<F> kind, Predicate<F> fits) {
         return facts.best(kind, fits).filter(each -> each.how().isSeenHere());
     }
 
-    /** The newest fact of a kind that was seen, felt or measured here. */
+    @Override
     public <F extends Fact> Optional<Stamped<F>> seen(Class<F> kind) {
         return seen(kind, fact -> true);
     }
 
-    /** A setting as it was seen here, or as an earlier fitting left it where nothing was done to the seat since. */
+    @Override
     public <F extends Fact> Optional<Stamped<F>> set(Class<F> kind, Predicate<F> fits) {
         return facts.best(kind, fits)
                 .filter(each -> each.how().isSeenHere() || each.how().isCarried());
     }
 
-    /** Every fact of a kind in its order, estimates and simulated ones too: for advice, never for a check. */
+    @Override
     public <F extends Fact> List<Stamped<F>> history(Class<F> kind) {
         return facts.history(kind);
     }
 
+    @Override
     public Optional<Stamped<Fact.LevelRead>> level(Stage stage) {
         return seen(Fact.LevelRead.class, fact -> fact.stage() == stage);
     }
 
+    @Override
     public Optional<Stamped<Fact.Placed>> placed() {
         return newest(Fact.Placed.class);
     }
 
+    @Override
     public Optional<Method> method() {
         return placed().map(placed -> placed.value().method());
     }
 
-    /**
-     * The place in the entries from which on the present seating position has been the chosen one; 0 while none is. What
-     * was tested or measured before that belongs to another position.
-     */
+    @Override
     public int placeSince() {
         int since = 0;
         PositionId before = null;
@@ -315,7 +319,7 @@ public final class Situation {
         return since;
     }
 
-    /** The same fitting as its author saw it: of the entries up to a place. */
+    @Override
     public Optional<Stamped<Mass>> weightAsSeen(int seen) {
         List<Entry> then = all.stream()
                 .filter(entry -> entry.seq() <= seen && isWeighing(entry))
@@ -353,7 +357,7 @@ public final class Situation {
         return ComingBack.isAsBefore(facts.entries());
     }
 
-    /** The day on which a child is due that is not born yet; empty once its birth is told. */
+    @Override
     public Optional<Stamped<Fact.Expected>> expected() {
         return child().isPresent()
                 ? Optional.empty()
@@ -365,14 +369,14 @@ public final class Situation {
         return newest(Fact.Prepared.class);
     }
 
-    /** Whether this is teaching at the bedside, without a car. */
+    @Override
     public boolean isBedside() {
         return newest(Fact.BoxChosen.class)
                 .filter(chosen -> chosen.value().box() == Fact.TimeBox.BEDSIDE)
                 .isPresent();
     }
 
-    /** The chosen method; while none is chosen, the usual one of this kind of restraint. */
+    @Override
     public Method usualMethod() {
         return method().orElseGet(() -> Method.usual(seat().map(SeatSheet::kind).orElse(SeatKind.REAR_FACING_ONLY)));
     }
@@ -442,13 +446,13 @@ public final class Situation {
         return new Situation(this, entries, carInstead, seatInstead);
     }
 
-    /** The chosen seating position, when the car has it. */
+    @Override
     public Optional<SeatingPosition> position() {
         return placed().flatMap(placed ->
                 car().flatMap(car -> car.position(placed.value().position())));
     }
 
-    /** How many harness slots the shell has, by the sheet or counted on a quick seat; 0 when nobody knows. */
+    @Override
     public int slotCount() {
         return newest(Fact.QuickSeatRead.class)
                 .filter(read -> isQuickSeat() && read.value().slots() != null)
@@ -458,27 +462,27 @@ public final class Situation {
                 .orElse(0);
     }
 
-    /** What the sheet says about a piece for this child now; empty without a weight, or where no band covers it. */
+    @Override
     public Optional<InsertPiece.Use> useOf(InsertPiece piece) {
         return weight().flatMap(weight -> piece.useAt(weight.value(), ageDays()));
     }
 
-    /** Whether a piece of the insert was last seen in or out; empty when nobody said. */
+    @Override
     public Optional<Stamped<Fact.InsertSet>> insert(InsertPiece piece) {
         return heights().insert(piece);
     }
 
-    /** How much the pieces now in lift the child along the shell back. */
+    @Override
     public Length insertLift() {
         return heights().lift();
     }
 
-    /** Top of the shoulder along the shell back with the insert as it is, by tape; empty when only seen by eye. */
+    @Override
     public Optional<Stamped<Length>> shoulder() {
         return measured(Dimension.SHOULDER).flatMap(heights()::withInsert);
     }
 
-    /** Top of the head along the shell back with the insert as it is, by tape. */
+    @Override
     public Optional<Stamped<Length>> crown() {
         return measured(Dimension.CROWN).flatMap(heights()::withInsert);
     }
@@ -487,68 +491,62 @@ public final class Situation {
         return new Heights(facts, seatNow);
     }
 
-    /**
-     * Whether something is permitted here: the sheets' answer, which an entry with its manual page may fill where it is
-     * not known, or tighten, and never loosen.
-     */
+    @Override
     public Permission permission(PermissionKey key) {
         return manuals.permission(key);
     }
 
-    /** The answer of one speaker alone. */
+    @Override
     public Permission permission(PermissionKey key, Speaker speaker) {
         return manuals.permission(key, speaker);
     }
 
-    /**
-     * Whether something is permitted at a place, where the sheet's own field says so place by place; pages and what the
-     * sheet says on the whole fill it where it is not known, and tighten it.
-     */
+    @Override
     public Permission permission(PermissionKey key, Speaker speaker, Permission ofPlace) {
         return manuals.permission(key, speaker, ofPlace);
     }
 
-    /** Every fact of a kind that was read on a page. */
+    @Override
     public <F extends Fact> List<F> pages(Class<F> kind) {
         return facts.pages(kind).stream().map(Stamped::value).toList();
     }
 
-    /** The anchor limit that a manual prints: the sheet's, or a page read for this fitting where nobody had looked. */
+    @Override
     public Evidence<Mass> anchorLimit(Speaker speaker) {
         return manuals.anchorLimit(speaker);
     }
 
-    /** The gap to the front seat that a manual asks: the sheet's, or a page read where nobody had looked. */
+    @Override
     public Evidence<Length> gapAsked(Speaker speaker) {
         return manuals.gapAsked(speaker);
     }
 
-    /** The room above the head that the seat manual asks, a page read here filling or tightening it (SUIT-3). */
+    @Override
     public Evidence<Length> headRoomAsked() {
         return manuals.headRoomAsked();
     }
 
-    /** The lightest child of the rear-facing mode, the strictest of sheet, mode and pages read here (SUIT-1). */
+    @Override
     public Evidence<Mass> weightMin() {
         return manuals.weightMin();
     }
 
-    /** The heaviest child of the rear-facing mode (SUIT-1). */
+    @Override
     public Evidence<Mass> weightMax() {
         return manuals.weightMax();
     }
 
-    /** The longest child of the rear-facing mode, or that there is no such limit (SUIT-2). */
+    @Override
     public Evidence<LengthLimit> lengthMax() {
         return manuals.lengthMax();
     }
 
-    /** The widest spacing at which the seat manual lets the middle borrow inner anchors (CAB-4). */
+    @Override
     public Evidence<Length> borrowedSpacingMost() {
         return manuals.borrowedSpacingMost();
     }
 
-    /** The latest place at which any of these changes happened, leaving out one entry's own place; 0 for never. */
+    @Override
     public int lastChange(Set<Change> kinds, int exceptSeq) {
         return changes.stream()
                 .filter(change -> kinds.contains(change.change()) && change.seq() != exceptSeq)
@@ -557,7 +555,7 @@ public final class Situation {
                 .orElse(0);
     }
 
-    /** The places of every change of these kinds, in their order. */
+    @Override
     public List<Integer> changes(Set<Change> kinds) {
         return changes.stream()
                 .filter(change -> kinds.contains(change.change()))
@@ -565,7 +563,7 @@ public final class Situation {
                 .toList();
     }
 
-    /** The latest place at which recline device, roll, place or method was set; 0 for never. */
+    @Override
     public int lastDeviceChange() {
         return facts.lastPlace(fact ->
                 fact instanceof Fact.DeviceSet || fact instanceof Fact.RollPlaced || fact instanceof Fact.Placed);

@@ -3,7 +3,7 @@ package app.layette.core.growth;
 import app.layette.core.child.Child;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Dimension;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.RestraintNow;
 import app.layette.core.entry.Stamped;
 import app.layette.core.growth.Growth.Between;
 import app.layette.core.measure.Length;
@@ -22,18 +22,18 @@ import java.util.stream.Stream;
 public final class ChildHeights {
     private static final long PAIR_WITHIN_DAYS = 7;
 
-    private final Situation situation;
+    private final RestraintNow situation;
     private final Growth growth;
     private final Stamped<Fact.LengthMeasured> latest;
 
-    private ChildHeights(Situation situation, Growth growth, Stamped<Fact.LengthMeasured> latest) {
+    private ChildHeights(RestraintNow situation, Growth growth, Stamped<Fact.LengthMeasured> latest) {
         this.situation = situation;
         this.growth = growth;
         this.latest = latest;
     }
 
     /** How a child grows that somebody described; empty while nobody said when it was born. */
-    public static Optional<Growth> growth(Situation situation) {
+    public static Optional<Growth> growth(RestraintNow situation) {
         return situation.child().map(Stamped::value).map(ChildHeights::growth);
     }
 
@@ -46,7 +46,7 @@ public final class ChildHeights {
     }
 
     /** Empty while birth or length are not known. */
-    public static Optional<ChildHeights> of(Situation situation) {
+    public static Optional<ChildHeights> of(RestraintNow situation) {
         return growth(situation)
                 .flatMap(growth ->
                         situation.measured(Dimension.BODY).map(latest -> new ChildHeights(situation, growth, latest)));

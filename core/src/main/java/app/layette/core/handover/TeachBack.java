@@ -4,7 +4,7 @@ import app.layette.core.entry.Asking;
 import app.layette.core.entry.Fact.Taught;
 import app.layette.core.entry.Fact.TeachOutcome;
 import app.layette.core.entry.Method;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Stamped;
 import app.layette.core.entry.TeachItem;
 import app.layette.core.evidence.Permission;
@@ -29,7 +29,7 @@ import java.util.Optional;
 
 /** OUT-2: each part of the teach-back was done by the caregiver, or declined with a reason. */
 @AutoService(Asking.class)
-public final class TeachBack implements Rule {
+public final class TeachBack implements Rule.OfPlace {
     private static final RuleCard CARD =
             RuleCard.of(Conclusion.TEACH_BACK, RuleCode.OUT_2).at(StepKey.TEACH, 100);
 
@@ -40,7 +40,7 @@ public final class TeachBack implements Rule {
 
     @Override
     public List<Ask> asks(Looks looks) {
-        Situation situation = looks.situation();
+        PlaceNow situation = looks.situation();
         List<Ask> asks = new ArrayList<>();
         for (TeachItem item : TeachItem.values()) {
             boolean here = situation.isBedside() ? item.isAtBedside() : item.isPartOf(situation.usualMethod());
@@ -57,12 +57,12 @@ public final class TeachBack implements Rule {
         return asks;
     }
 
-    private static boolean isTaught(Situation situation, TeachItem item) {
+    private static boolean isTaught(PlaceNow situation, TeachItem item) {
         return situation.seen(Taught.class, fact -> fact.item() == item).isPresent();
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PlaceNow situation) {
         TeachItem declined = null;
         Method method = situation.usualMethod();
         for (TeachItem item : TeachItem.values()) {

@@ -3,6 +3,8 @@ package app.layette.core.harness;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
+import app.layette.core.entry.PapersNow;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
@@ -46,17 +48,17 @@ public final class ClipAtArmpits extends RuleByEye {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
-        return isAsked(situation)
-                ? super.judge(situation)
+    public Verdict judge(PlaceNow place) {
+        return mayHaveOne(place)
+                ? super.judge(place)
                 : Verdict.judged(
-                        Finding.of(Weight.HOLDS, "finding.HAR-8.noClip").from(clip(situation)));
+                        Finding.of(Weight.HOLDS, "finding.HAR-8.noClip").from(clip(place)));
     }
 
     /** None was seen: right where the sheet does not say that there is one. */
     @Override
-    protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
-        Evidence<Boolean> clip = clip(situation);
+    protected Verdict.Judged further(PlaceNow place, Stamped<String> answer) {
+        Evidence<Boolean> clip = clip(place);
         if (!clip.isLooked()) {
             return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.HAR-8.clipNotLooked")
                     .lacks(SheetValue.CLIP)
@@ -72,10 +74,14 @@ public final class ClipAtArmpits extends RuleByEye {
 
     @Override
     public boolean isAsked(Situation situation) {
-        return clip(situation).value().orElse(true);
+        return mayHaveOne(situation);
     }
 
-    private static Evidence<Boolean> clip(Situation situation) {
-        return situation.seat().map(SeatSheet::harness).map(Harness::clip).orElse(Evidence.notLooked());
+    private static boolean mayHaveOne(PapersNow papers) {
+        return clip(papers).value().orElse(true);
+    }
+
+    private static Evidence<Boolean> clip(PapersNow papers) {
+        return papers.seat().map(SeatSheet::harness).map(Harness::clip).orElse(Evidence.notLooked());
     }
 }

@@ -3,8 +3,8 @@ package app.layette.core.harness;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
@@ -45,7 +45,7 @@ public final class HarnessSnug extends RuleByEye {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PlaceNow situation) {
         if (situation.seat().isPresent() && test(situation).isEmpty()) {
             return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.HAR-7.testNotLooked")
                     .lacks(SheetValue.SNUG_TEST)
@@ -55,7 +55,7 @@ public final class HarnessSnug extends RuleByEye {
     }
 
     /** The test that counts here: the manual's own, or the profile's where the manual was read and names none. */
-    public static Optional<SnugTest> test(Situation situation) {
+    public static Optional<SnugTest> test(PlaceNow situation) {
         Evidence<SnugTest> manual =
                 situation.seat().map(SeatSheet::harness).map(Harness::snugTest).orElse(Evidence.notLooked());
         return manual.value()

@@ -4,8 +4,8 @@ import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
@@ -44,7 +44,7 @@ public final class NothingThickUnder extends RuleByEye {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PlaceNow situation) {
         Verdict looked = super.judge(situation);
         Optional<Stamped<Fact.LayerSeen>> layer = situation.newest(Fact.LayerSeen.class);
         if (!(looked instanceof Verdict.Judged judged) || layer.isEmpty()) {

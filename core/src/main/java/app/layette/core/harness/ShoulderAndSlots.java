@@ -3,7 +3,7 @@ package app.layette.core.harness;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Dimension;
 import app.layette.core.entry.How;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.RestraintNow;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.growth.ChildHeights;
@@ -28,7 +28,7 @@ import java.util.Optional;
 public record ShoulderAndSlots(List<Length> slots, int count, int best, Optional<Length> shoulder, Stamped<?> look) {
 
     /** Reads the situation; empty when nobody has looked. */
-    public static Optional<ShoulderAndSlots> in(Situation situation) {
+    public static Optional<ShoulderAndSlots> in(RestraintNow situation) {
         List<Length> slots = situation
                 .seat()
                 .map(SeatSheet::shell)
@@ -56,7 +56,7 @@ public record ShoulderAndSlots(List<Length> slots, int count, int best, Optional
      * path has crossed one. On its own day a look holds; where neither slots nor length are known, no other day does. What
      * an earlier fitting saw is where to look first, and holds on no day.
      */
-    public boolean mayHaveGrown(Situation situation) {
+    public boolean mayHaveGrown(RestraintNow situation) {
         if (look.how().isCarried() && shoulder.isEmpty()) {
             return true;
         }

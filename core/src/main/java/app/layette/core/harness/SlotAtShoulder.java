@@ -5,7 +5,7 @@ import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.SlotsSet;
 import app.layette.core.entry.Method;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.RestraintNow;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetValue;
@@ -34,7 +34,7 @@ import java.util.Optional;
  * gives for it. Judged is what was set, never what was advised.
  */
 @AutoService(Asking.class)
-public final class SlotAtShoulder implements Rule {
+public final class SlotAtShoulder implements Rule.OfRestraint {
     private static final RuleCard CARD = RuleCard.of(Conclusion.SLOT, RuleCode.HAR_1)
             .requiredOf(Method::isThroughSlots)
             .clearedEarlier()
@@ -58,7 +58,7 @@ public final class SlotAtShoulder implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(RestraintNow situation) {
         Optional<ShoulderAndSlots> shoulder = ShoulderAndSlots.in(situation);
         Optional<Stamped<SlotsSet>> set = situation.seen(SlotsSet.class);
         if (shoulder.isEmpty() || set.isEmpty()) {
@@ -76,7 +76,7 @@ public final class SlotAtShoulder implements Rule {
                 .restingOn(shoulder.get().look());
     }
 
-    private static Judged judge(SlotsSet set, ShoulderAndSlots shoulder, Situation situation) {
+    private static Judged judge(SlotsSet set, ShoulderAndSlots shoulder, RestraintNow situation) {
         int slot = set.leftShell();
         if (slot != shoulder.best()) {
             return Verdict.judged(Finding.of(
@@ -89,7 +89,7 @@ public final class SlotAtShoulder implements Rule {
         return loop(set, situation).map(Verdict::judged).orElseGet(() -> farBelow(slot, shoulder, situation));
     }
 
-    private static Optional<Finding.Builder> loop(SlotsSet set, Situation situation) {
+    private static Optional<Finding.Builder> loop(SlotsSet set, RestraintNow situation) {
         Evidence<List<Harness.Loop>> loops =
                 situation.seat().map(SeatSheet::harness).map(Harness::loops).orElse(Evidence.notLooked());
         if (!loops.isLooked()) {
@@ -109,7 +109,7 @@ public final class SlotAtShoulder implements Rule {
                         .changedBy("SLOTS"));
     }
 
-    private static Judged farBelow(int slot, ShoulderAndSlots shoulder, Situation situation) {
+    private static Judged farBelow(int slot, ShoulderAndSlots shoulder, RestraintNow situation) {
         Optional<Length> below = shoulder.below(slot);
         Finding.Builder holds = Finding.of(
                         Weight.HOLDS, below.isPresent() ? "finding.HAR-1.nextBelow" : "finding.HAR-1.nextBelowByEye")

@@ -3,8 +3,8 @@ package app.layette.core.harness;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.finding.Finding;
@@ -38,7 +38,7 @@ public final class SupportBesideChild extends RuleByEye {
     }
 
     @Override
-    protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
+    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
         boolean cloth = answer.value().equals("CROTCH_CLOTH");
         PermissionKey key = cloth ? PermissionKey.CROTCH_CLOTH : PermissionKey.ROLLS_BESIDE_CHILD;
         Finding.Builder finding = switch (situation.permission(key)) {

@@ -5,7 +5,7 @@ import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact.SlotsSet;
 import app.layette.core.entry.Fact.WebbingMoved;
 import app.layette.core.entry.Method;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PapersNow;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
@@ -21,7 +21,7 @@ import java.util.Optional;
 
 /** HAR-4: the shoulder webbing comes from the same slot on both sides, and from the same in pad and shell. */
 @AutoService(Asking.class)
-public final class ThreadedAlike implements Rule {
+public final class ThreadedAlike implements Rule.OfPapers {
     private static final RuleCard CARD = RuleCard.of(Conclusion.THREADED_ALIKE, RuleCode.HAR_4)
             .requiredOf(Method::isThroughSlots)
             .clearedEarlier()
@@ -34,7 +34,7 @@ public final class ThreadedAlike implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PapersNow situation) {
         Optional<Stamped<SlotsSet>> set = situation.seen(SlotsSet.class);
         if (set.isEmpty()) {
             return Verdict.open(Missing.Entry.SLOTS);
@@ -46,7 +46,7 @@ public final class ThreadedAlike implements Rule {
     }
 
     /** Whether a webbing was moved that whoever looked at the slots had not seen moved. */
-    static boolean isMovedSince(Stamped<SlotsSet> set, Situation situation) {
+    static boolean isMovedSince(Stamped<SlotsSet> set, PapersNow situation) {
         return situation.history(WebbingMoved.class).stream().anyMatch(moved -> moved.seq() > set.seen());
     }
 

@@ -4,7 +4,7 @@ import app.layette.core.entry.Area;
 import app.layette.core.entry.Fact.AreaLooked;
 import app.layette.core.entry.Fact.FoundSo;
 import app.layette.core.entry.Misuse;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PapersNow;
 import app.layette.core.entry.Stamped;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.gate.ConclusionState;
@@ -74,7 +74,7 @@ public record AsFound(List<Found> found, Map<Area, Look> looks, Map<Area, Stands
     }
 
     public static AsFound of(FittingPlan plan) {
-        Situation situation = plan.situation();
+        PapersNow situation = plan.situation();
         // The newest word on each: said and taken back again, nothing was found; said anew, it was found then.
         List<Found> found = Arrays.stream(Misuse.values())
                 .flatMap(misuse -> situation.newest(FoundSo.class, fact -> fact.misuse() == misuse).stream())
@@ -115,7 +115,7 @@ public record AsFound(List<Found> found, Map<Area, Look> looks, Map<Area, Stands
         return new Stands(allPassed ? Standing.IN_ORDER : Standing.NOT_LOOKED, 0);
     }
 
-    private static Map<Area, Look> looks(Situation situation, List<Found> found) {
+    private static Map<Area, Look> looks(PapersNow situation, List<Found> found) {
         Map<Area, Look> looks = new EnumMap<>(Area.class);
         for (Area area : Area.values()) {
             boolean clear = situation

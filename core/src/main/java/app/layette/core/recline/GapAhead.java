@@ -1,7 +1,7 @@
 package app.layette.core.recline;
 
 import app.layette.core.entry.Fact.Stage;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
@@ -33,7 +33,7 @@ public final class GapAhead {
     }
 
     /** How it stands at a setting; empty where the seat's sheet does not say enough. */
-    public static Optional<Standing> standing(Situation situation, Setting setting) {
+    public static Optional<Standing> standing(PlaceNow situation, Setting setting) {
         Optional<ReclineSetUp> setUp = ReclineSetUp.of(situation);
         Optional<List<OutlinePoint>> outline =
                 situation.seat().flatMap(seat -> seat.shell().outline().value());

@@ -8,8 +8,8 @@ import app.layette.core.entry.Fact.GroundMeasured;
 import app.layette.core.entry.Fact.LeanMeasured;
 import app.layette.core.entry.Fact.SillsRead;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
@@ -41,7 +41,7 @@ import java.util.stream.Stream;
  * sill's own rake. The later look counts.
  */
 @AutoService(Asking.class)
-public final class GroundLevel implements Rule {
+public final class GroundLevel implements Rule.OfPlace {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("LEVEL_GROUND"), RuleCode.REC_3)
             .requiredOf(Method::isReclined)
             .countsBeforeBirth()
@@ -72,7 +72,7 @@ public final class GroundLevel implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PlaceNow situation) {
         Optional<Stamped<LeanMeasured>> lean = tooMuchLean(situation);
         if (lean.isPresent()) {
             return Verdict.judged(Finding.of(Weight.FIX, "finding.REC-3.leans")
@@ -83,7 +83,7 @@ public final class GroundLevel implements Rule {
         Optional<Stamped<Angle>> byAngle = byAngle(situation);
         return byAngle.filter(angle -> angle.isAfter(situation.answer(Question.GROUND)))
                 .map(angle -> (Verdict) Verdict.judged(judge(angle.value())).restingOn(angle))
-                .orElseGet(() -> new AnsweredByEye(Question.GROUND).judge(situation));
+                .orElseGet(() -> new AnsweredByEye<>(Question.GROUND).judge(situation));
     }
 
     private static Finding.Builder judge(Angle pitch) {
@@ -105,7 +105,7 @@ public final class GroundLevel implements Rule {
     }
 
     /** A sideways lean past what is allowed, measured since the car last moved. */
-    private static Optional<Stamped<LeanMeasured>> tooMuchLean(Situation situation) {
+    private static Optional<Stamped<LeanMeasured>> tooMuchLean(PlaceNow situation) {
         return situation
                 .seen(LeanMeasured.class)
                 .filter(each -> each.value().lean().absolute().degrees() > PROVISIONAL_DEGREES)
@@ -113,12 +113,12 @@ public final class GroundLevel implements Rule {
     }
 
     /** What a reading here is worth, by a measured slope or lean; final where the ground was only judged by eye. */
-    public static Worth worth(Situation situation) {
+    public static Worth worth(PlaceNow situation) {
         return tooMuchLean(situation).isPresent() ? Worth.REFUSED : worth(pitch(situation));
     }
 
     /** δ as measured since the car last moved; level when it was judged by eye later, or only. */
-    public static Angle pitch(Situation situation) {
+    public static Angle pitch(PlaceNow situation) {
         return pitchAt(situation, Integer.MAX_VALUE);
     }
 
@@ -126,7 +126,7 @@ public final class GroundLevel implements Rule {
      * δ of the ground that a look was made on: what was found out about it between the move of the car before the look and
      * the next one after it.
      */
-    static Angle pitchAt(Situation situation, int seq) {
+    static Angle pitchAt(PlaceNow situation, int seq) {
         int since = 0;
         int until = Integer.MAX_VALUE;
         for (int move : situation.changes(OTHER_GROUND)) {
@@ -145,19 +145,19 @@ public final class GroundLevel implements Rule {
     }
 
     /** The sill's own rake, from two readings with the car turned round; worth keeping with the car. */
-    public static Optional<Angle> sillRake(Situation situation) {
+    public static Optional<Angle> sillRake(PlaceNow situation) {
         return situation
                 .newest(SillsRead.class)
                 .map(Stamped::value)
                 .map(sills -> half(sills.first().plus(sills.turned())));
     }
 
-    private static Optional<Stamped<Angle>> byAngle(Situation situation) {
+    private static Optional<Stamped<Angle>> byAngle(PlaceNow situation) {
         return byAngles(situation).reduce((first, second) -> second);
     }
 
     /** Every slope that was measured here, in its order. */
-    private static Stream<Stamped<Angle>> byAngles(Situation situation) {
+    private static Stream<Stamped<Angle>> byAngles(PlaceNow situation) {
         Stream<Stamped<Angle>> bySills = situation.history(SillsRead.class).stream()
                 .map(read ->
                         read.with(half(read.value().first().minus(read.value().turned()))));

@@ -4,7 +4,7 @@ import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact.LevelRead;
 import app.layette.core.entry.Fact.Stage;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetValue;
@@ -28,7 +28,7 @@ import java.util.Optional;
  * own criterion, read on level ground. With the child in it is looked at anew.
  */
 @AutoService(Asking.class)
-public final class LevelBeforeBirth implements Rule {
+public final class LevelBeforeBirth implements Rule.OfPlace {
     private static final RuleCard CARD = RuleCard.of(Conclusion.LEVEL_TIGHT, RuleCode.REC_1)
             .requiredOf(method -> false)
             .countsBeforeBirth()
@@ -47,7 +47,7 @@ public final class LevelBeforeBirth implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PlaceNow situation) {
         Optional<Stamped<LevelRead>> level = situation.level(Stage.TIGHT);
         if (level.isEmpty() || situation.seat().isEmpty()) {
             return Verdict.open(Missing.Entry.LEVEL);

@@ -139,7 +139,7 @@ public final class LevelWithChild implements Rule {
         if (!asked && situation.answer(Question.SIDES).isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(new AnsweredByEye(Question.SIDES, (here, answer) -> compared(indicator, answer.value()))
+        return Optional.of(new AnsweredByEye<>(Question.SIDES, (here, answer) -> compared(indicator, answer.value()))
                 .judge(situation));
     }
 

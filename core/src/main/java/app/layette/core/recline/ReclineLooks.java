@@ -10,7 +10,7 @@ import app.layette.core.entry.Fact.LevelRead;
 import app.layette.core.entry.Fact.Placed;
 import app.layette.core.entry.Fact.RollPlaced;
 import app.layette.core.entry.Fact.Stage;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Stamped;
 import app.layette.core.measure.Angle;
 import app.layette.core.recline.cushion.Depths;
@@ -32,7 +32,7 @@ final class ReclineLooks {
     /** 1 sd of a reading by gauge; by level and sensor it is 1°. */
     private static final Angle GAUGE_SPREAD = Angle.ofDegrees(0.5);
 
-    private final Situation situation;
+    private final PlaceNow situation;
     private final ReclineSetUp setUp;
     private final Optional<IndicatorZones> zones;
     private final List<Recline.Step> settings;
@@ -54,7 +54,7 @@ final class ReclineLooks {
      */
     record Seen(Learned learned, RuledOut ruledOut, boolean passedNow) {}
 
-    private ReclineLooks(Situation situation, ReclineSetUp setUp, Optional<IndicatorZones> zones) {
+    private ReclineLooks(PlaceNow situation, ReclineSetUp setUp, Optional<IndicatorZones> zones) {
         this.situation = situation;
         this.setUp = setUp;
         this.zones = zones;
@@ -63,7 +63,7 @@ final class ReclineLooks {
         this.step = settings.isEmpty() ? Optional.of(Recline.Step.PLAIN) : Optional.empty();
     }
 
-    static Seen in(Situation situation, ReclineSetUp setUp, Optional<IndicatorZones> zones) {
+    static Seen in(PlaceNow situation, ReclineSetUp setUp, Optional<IndicatorZones> zones) {
         ReclineLooks reader = new ReclineLooks(situation, setUp, zones);
         for (Stamped<Fact> entry : situation.history(Fact.class)) {
             reader.read(entry);

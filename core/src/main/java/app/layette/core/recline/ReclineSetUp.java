@@ -6,7 +6,7 @@ import app.layette.core.entry.Fact.DeviceSet;
 import app.layette.core.entry.Fact.RollPlaced;
 import app.layette.core.entry.Fact.Softness;
 import app.layette.core.entry.Fact.Stage;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Force;
@@ -48,7 +48,7 @@ public final class ReclineSetUp {
     /** Variance of a base on rigid arms that no measure takes away: play of arms and leg, (0.3°)². */
     private static final double RIGID_NOISE = 0.09;
 
-    private final Situation situation;
+    private final PlaceNow situation;
     private final Recline recline;
     private final Angle theta0;
     private final Angle slope;
@@ -57,7 +57,7 @@ public final class ReclineSetUp {
     private final Optional<Recline.Arms> arms;
 
     private ReclineSetUp(
-            Situation situation, Recline recline, Angle theta0, Angle slope, Length contact, double pressAt) {
+            PlaceNow situation, Recline recline, Angle theta0, Angle slope, Length contact, double pressAt) {
         this.situation = situation;
         this.recline = recline;
         this.theta0 = theta0;
@@ -68,12 +68,12 @@ public final class ReclineSetUp {
     }
 
     /** Reads the situation; empty when the sheet lacks θ0 or L, or nobody knows the cushion's slope. */
-    public static Optional<ReclineSetUp> of(Situation situation) {
+    public static Optional<ReclineSetUp> of(PlaceNow situation) {
         return of(situation, cushionSlope(situation));
     }
 
     /** The same seat on a cushion of another slope. */
-    public static Optional<ReclineSetUp> of(Situation situation, Optional<Angle> slope) {
+    public static Optional<ReclineSetUp> of(PlaceNow situation, Optional<Angle> slope) {
         Optional<Recline> recline = situation.seat().map(SeatSheet::recline);
         Optional<BaseFit> base =
                 situation.usualMethod().isOnBase() ? BaseFitsCarrier.fitting(situation) : Optional.empty();
@@ -99,7 +99,7 @@ public final class ReclineSetUp {
     }
 
     /** γ: as measured here less the ground's slope, or from the vehicle sheet. */
-    public static Optional<Angle> cushionSlope(Situation situation) {
+    public static Optional<Angle> cushionSlope(PlaceNow situation) {
         return situation
                 .newest(CushionMeasured.class)
                 .filter(measured -> measured.seen() >= situation.placeSince())
@@ -108,12 +108,12 @@ public final class ReclineSetUp {
                         situation.position().map(SeatingPosition::cushionSlope).flatMap(Evidence::value));
     }
 
-    private static Optional<Length> anchorHeight(Situation situation) {
+    private static Optional<Length> anchorHeight(PlaceNow situation) {
         return situation.position().map(SeatingPosition::anchorHeight).flatMap(Evidence::value);
     }
 
     /** The setting that the recline device stands at; empty when nobody set it or the sheet does not have it. */
-    public static Optional<Recline.Step> stepNow(Situation situation) {
+    public static Optional<Recline.Step> stepNow(PlaceNow situation) {
         return situation
                 .newest(DeviceSet.class)
                 .flatMap(set -> settings(situation).stream()
@@ -122,7 +122,7 @@ public final class ReclineSetUp {
     }
 
     /** Every setting of the recline device, from the most upright on; empty when the sheet has none. */
-    public static List<Recline.Step> settings(Situation situation) {
+    public static List<Recline.Step> settings(PlaceNow situation) {
         return situation
                 .seat()
                 .flatMap(seat -> seat.recline().device().value())

@@ -5,7 +5,7 @@ import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact.RollKind;
 import app.layette.core.entry.Fact.RollPlaced;
 import app.layette.core.entry.Method;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
@@ -30,7 +30,7 @@ import java.util.Optional;
  * a raised foot or not, and never with rigid arms. Nothing rolled is in order.
  */
 @AutoService(Asking.class)
-public final class RollAllowed implements Rule {
+public final class RollAllowed implements Rule.OfPlace {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("ROLL"), RuleCode.REC_6)
             .countsBeforeBirth()
             .reopenedBy(Change.OTHER_SEAT, Change.OTHER_CAR)
@@ -47,7 +47,7 @@ public final class RollAllowed implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PlaceNow situation) {
         Optional<Stamped<RollPlaced>> roll = situation.newest(RollPlaced.class);
         if (roll.isEmpty() || roll.get().value().roll() == RollKind.NONE) {
             return Verdict.judged(Finding.of(Weight.HOLDS, "finding.REC-6.noRoll"));
@@ -88,7 +88,7 @@ public final class RollAllowed implements Rule {
     }
 
     /** The page on this kind of roll, and the one on a roll together with a raised foot. */
-    private static Finding.Builder told(Situation situation, RollKind kind, Finding.Builder finding) {
+    private static Finding.Builder told(PlaceNow situation, RollKind kind, Finding.Builder finding) {
         key(kind).ifPresent(finding::toldBy);
         return isWithFoot(situation) ? finding.toldBy(PermissionKey.ROLL_WITH_FOOT) : finding;
     }
@@ -100,7 +100,7 @@ public final class RollAllowed implements Rule {
     }
 
     /** Whether a kind of roll may be used at all. */
-    public static Permission permission(Situation situation, RollKind kind) {
+    public static Permission permission(PlaceNow situation, RollKind kind) {
         return key(kind).map(situation::permission).orElse(Permission.ALLOWED);
     }
 
@@ -114,7 +114,7 @@ public final class RollAllowed implements Rule {
     }
 
     /** Whether the recline device is raised as well. */
-    public static boolean isWithFoot(Situation situation) {
+    public static boolean isWithFoot(PlaceNow situation) {
         return ReclineSetUp.stepNow(situation)
                 .filter(step -> step.lift().isMoreThan(Length.ZERO))
                 .isPresent();

@@ -5,7 +5,7 @@ import app.layette.core.entry.Fact.SlotsSet;
 import app.layette.core.entry.Fact.Strap;
 import app.layette.core.entry.Fact.WebbingMove;
 import app.layette.core.entry.Fact.WebbingMoved;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.RestraintNow;
 import app.layette.core.entry.Stamped;
 import app.layette.core.harness.ShoulderAndSlots;
 import app.layette.core.rethread.StrapState.OnPlate;
@@ -35,7 +35,7 @@ public record ShellBack(
         int moves) {
 
     /** As it is now; empty while nobody has looked which slots the straps are in. */
-    public static Optional<ShellBack> in(Situation situation) {
+    public static Optional<ShellBack> in(RestraintNow situation) {
         return situation.newest(SlotsSet.class).map(set -> {
             boolean liftsOut = situation
                     .seat()
@@ -190,7 +190,7 @@ public record ShellBack(
     }
 
     /** The slot to go to: at or next below the shoulder; empty while nobody has looked at it, or none is low enough. */
-    public static Optional<Integer> target(Situation situation) {
+    public static Optional<Integer> target(RestraintNow situation) {
         return ShoulderAndSlots.in(situation).map(ShoulderAndSlots::best).filter(slot -> slot > 0);
     }
 
@@ -219,7 +219,7 @@ public record ShellBack(
     }
 
     /** The loop of the webbing that the sheet wants on the plate at a slot (HAR-4). */
-    public static Optional<String> loopAt(Situation situation, int slot) {
+    public static Optional<String> loopAt(RestraintNow situation, int slot) {
         return situation.seat().flatMap(seat -> seat.harness().loops().value()).orElse(List.of()).stream()
                 .filter(loop -> loop.isFor(slot))
                 .map(Harness.Loop::name)
@@ -227,7 +227,7 @@ public record ShellBack(
     }
 
     /** What a look would find now, once it has run free; empty before. */
-    public Optional<SlotsSet> asSet(Situation situation) {
+    public Optional<SlotsSet> asSet(RestraintNow situation) {
         return ranFree
                 ? Optional.of(new Fact.SlotsSet(
                         situation.unit().id(),

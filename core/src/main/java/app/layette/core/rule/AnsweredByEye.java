@@ -1,8 +1,8 @@
 package app.layette.core.rule;
 
 import app.layette.core.entry.Answers;
+import app.layette.core.entry.FactsNow;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
@@ -17,25 +17,26 @@ import java.util.function.BiFunction;
  * @param question what is asked
  * @param further judges the answers that are left to the rule
  */
-public record AnsweredByEye(Question question, BiFunction<Situation, Stamped<String>, Verdict.Judged> further) {
+public record AnsweredByEye<N extends FactsNow>(
+        Question question, BiFunction<N, Stamped<String>, Verdict.Judged> further) {
 
     public AnsweredByEye(Question question) {
-        this(question, (situation, answer) -> Verdict.judged(finding(question, answer.value(), Weight.NOT_KNOWN)));
+        this(question, (now, answer) -> Verdict.judged(finding(question, answer.value(), Weight.NOT_KNOWN)));
     }
 
-    public Verdict judge(Situation situation) {
-        Optional<Stamped<String>> answer = situation.answer(question);
+    public Verdict judge(N now) {
+        Optional<Stamped<String>> answer = now.answer(question);
         if (answer.isEmpty()) {
             return Verdict.open(question);
         }
-        return judge(situation, answer.get());
+        return judge(now, answer.get());
     }
 
     /** What an answer comes to: one that is not known well enough may fail a check, and passes none. */
-    public Verdict judge(Situation situation, Stamped<String> given) {
+    public Verdict judge(N now, Stamped<String> given) {
         Verdict.Judged verdict = Answers.weight(question, given.value())
                 .map(weight -> Verdict.judged(finding(question, given.value(), weight)))
-                .orElseGet(() -> further.apply(situation, given))
+                .orElseGet(() -> further.apply(now, given))
                 .restingOn(given);
         return verdict.passes() && !question.isPassedBy(given.how()) ? Verdict.open(Missing.Entry.LOOK_HERE) : verdict;
     }

@@ -2,6 +2,10 @@ package app.layette.core.rule;
 
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
+import app.layette.core.entry.ChildNow;
+import app.layette.core.entry.PapersNow;
+import app.layette.core.entry.PlaceNow;
+import app.layette.core.entry.RestraintNow;
 import app.layette.core.entry.Situation;
 import app.layette.core.finding.Finding;
 import app.layette.core.step.Ask;
@@ -17,6 +21,46 @@ public interface Rule extends Asking {
 
     /** The verdict on its conclusion as things are; whatever it throws is taken for broken, never for passed. */
     Verdict judge(Situation situation);
+
+    /** A rule that judges what the papers say, and nothing else. */
+    interface OfPapers extends Rule {
+        Verdict judge(PapersNow papers);
+
+        @Override
+        default Verdict judge(Situation situation) {
+            return judge((PapersNow) situation);
+        }
+    }
+
+    /** A rule that judges the child by what the papers say. */
+    interface OfChild extends Rule {
+        Verdict judge(ChildNow child);
+
+        @Override
+        default Verdict judge(Situation situation) {
+            return judge((ChildNow) situation);
+        }
+    }
+
+    /** A rule that judges the restraint and how it is set for the child, wherever it stands. */
+    interface OfRestraint extends Rule {
+        Verdict judge(RestraintNow restraint);
+
+        @Override
+        default Verdict judge(Situation situation) {
+            return judge((RestraintNow) situation);
+        }
+    }
+
+    /** A rule that judges the restraint where it stands. */
+    interface OfPlace extends Rule {
+        Verdict judge(PlaceNow place);
+
+        @Override
+        default Verdict judge(Situation situation) {
+            return judge((PlaceNow) situation);
+        }
+    }
 
     default Conclusion conclusion() {
         return card().conclusion();

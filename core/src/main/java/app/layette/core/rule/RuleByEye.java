@@ -1,12 +1,12 @@
 package app.layette.core.rule;
 
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Weight;
 
 /** A rule that one answer by eye decides, by itself or with a page of a manual. */
-public abstract class RuleByEye implements Rule {
+public abstract class RuleByEye implements Rule.OfPlace {
     private final RuleCard card;
 
     /**
@@ -31,17 +31,17 @@ public abstract class RuleByEye implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PlaceNow situation) {
         return byEye().judge(situation);
     }
 
     /** What its answer comes to, whatever else the rule looks at. */
-    protected final AnsweredByEye byEye() {
-        return new AnsweredByEye(question(), this::further);
+    protected final AnsweredByEye<PlaceNow> byEye() {
+        return new AnsweredByEye<>(question(), this::further);
     }
 
     /** Judges an answer that is left to the rule; not known, unless a rule says otherwise. */
-    protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
+    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
         return Verdict.judged(AnsweredByEye.finding(question(), answer.value(), Weight.NOT_KNOWN));
     }
 }

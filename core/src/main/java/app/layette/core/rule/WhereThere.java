@@ -1,5 +1,6 @@
 package app.layette.core.rule;
 
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
@@ -41,7 +42,7 @@ public abstract class WhereThere<T> extends RuleByEye {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PlaceNow situation) {
         if (situation.seat().isEmpty()) {
             return Verdict.open(Missing.Entry.SHEET);
         }
@@ -59,7 +60,7 @@ public abstract class WhereThere<T> extends RuleByEye {
     }
 
     @Override
-    protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
+    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
         return Verdict.judged(Finding.of(Weight.HOLDS, says.inOrder())
                 .from(situation.seat().map(has).orElse(Evidence.notLooked()))
                 .changedBy(question().name()));
@@ -71,7 +72,7 @@ public abstract class WhereThere<T> extends RuleByEye {
     }
 
     /** Whether the restraint has one, as far as is known. */
-    protected final boolean hasOne(Situation situation) {
+    protected final boolean hasOne(PlaceNow situation) {
         return situation
                 .seat()
                 .flatMap(seat -> has.apply(seat).value())

@@ -3,8 +3,8 @@ package app.layette.core.secure;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.finding.Finding;
@@ -38,7 +38,7 @@ public final class AnchorStrap extends RuleByEye {
     }
 
     @Override
-    protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
+    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
         Finding.Builder finding = switch (situation.permission(PermissionKey.ANCHOR_STRAP_UNDER_LOCK_OFF)) {
             case ALLOWED -> Finding.of(Weight.HOLDS, "finding.SEC-3.underLockOffAllowed");
             case NOT_ALLOWED -> Finding.of(Weight.FIX, "finding.SEC-3.underLockOffNotAllowed");

@@ -3,8 +3,8 @@ package app.layette.core.secure;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
@@ -33,7 +33,7 @@ import java.util.Optional;
 
 /** SEC-1: there is a way to lock the belt of this place for this restraint. */
 @AutoService(Asking.class)
-public final class BeltLocks implements Rule {
+public final class BeltLocks implements Rule.OfPlace {
     private static final RuleCard CARD = RuleCard.of(Conclusion.BELT_LOCKS, RuleCode.SEC_1)
             .requiredOf(Method::isByBelt)
             .countsBeforeBirth()
@@ -60,7 +60,7 @@ public final class BeltLocks implements Rule {
 
     @Override
     public List<Ask> asks(Looks looks) {
-        Situation situation = looks.situation();
+        PlaceNow situation = looks.situation();
         List<Ask> asks = new ArrayList<>();
         boolean lockOff = BeltRules.lock(situation)
                 .filter(lock -> lock == Lock.LOCK_OFF || lock == Lock.TENSION_PANEL)
@@ -88,7 +88,7 @@ public final class BeltLocks implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PlaceNow situation) {
         if (situation.placed().isEmpty() || situation.car().isEmpty()) {
             return Verdict.open(Missing.Entry.PLACE);
         }
@@ -124,7 +124,7 @@ public final class BeltLocks implements Rule {
                 .changedBy("OTHER_PLACE"));
     }
 
-    private static Verdict unlocked(Situation situation) {
+    private static Verdict unlocked(PlaceNow situation) {
         if (!isTested(situation)) {
             return Verdict.open(Missing.Entry.BELT_TEST);
         }
@@ -138,7 +138,7 @@ public final class BeltLocks implements Rule {
                                 .changedBy("CAR_MANUAL"));
     }
 
-    private static Finding.Builder carSays(Situation situation) {
+    private static Finding.Builder carSays(PlaceNow situation) {
         boolean known = situation.permission(PermissionKey.BELT_LOCKABLE, Speaker.CAR, Permission.ALLOWED)
                 == Permission.NOT_ALLOWED;
         return known
@@ -149,7 +149,7 @@ public final class BeltLocks implements Rule {
     }
 
     /** Nothing of the belt holds: a locking clip does, where the seat manual allows one. */
-    private static Finding.Builder byClip(Situation situation) {
+    private static Finding.Builder byClip(PlaceNow situation) {
         boolean sewnOn = BeltRules.latchPlate(situation)
                 .filter(plate -> plate == LatchPlate.SEWN_ON)
                 .isPresent();
@@ -165,7 +165,7 @@ public final class BeltLocks implements Rule {
         };
     }
 
-    private static boolean isTested(Situation situation) {
+    private static boolean isTested(PlaceNow situation) {
         boolean retractorAsked = BeltRules.retractor(situation).isPresent()
                 || BeltRules.answeredHere(situation, Question.RETRACTOR).isPresent();
         boolean plateAsked = BeltRules.latchPlate(situation).isPresent()

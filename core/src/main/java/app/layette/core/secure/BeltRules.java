@@ -2,8 +2,8 @@ package app.layette.core.secure;
 
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.seat.LockOff;
@@ -28,7 +28,7 @@ public final class BeltRules {
      * The retractor: the vehicle sheet's, or the two-part test done here. A test that found less than the sheet says counts:
      * what was seen here may tighten it, and never loosens.
      */
-    public static Optional<Retractor> retractor(Situation situation) {
+    public static Optional<Retractor> retractor(PlaceNow situation) {
         Optional<Retractor> sheet = belt(situation).retractor().value();
         Optional<Retractor> tested = tested(situation, Question.RETRACTOR, Retractor.values());
         return tested.filter(each -> sheet.isEmpty() || each == Retractor.EMERGENCY_ONLY)
@@ -36,14 +36,14 @@ public final class BeltRules {
     }
 
     /** The latch plate: the vehicle sheet's, or what was seen here; one that does not lock here does not lock. */
-    public static Optional<LatchPlate> latchPlate(Situation situation) {
+    public static Optional<LatchPlate> latchPlate(PlaceNow situation) {
         Optional<LatchPlate> sheet = belt(situation).latchPlate().value();
         Optional<LatchPlate> seen = tested(situation, Question.LATCH_PLATE, LatchPlate.values());
         return seen.filter(each -> sheet.isEmpty() || !LockTable.locks(each)).or(() -> sheet);
     }
 
     /** What locks the belt here; empty when it depends on what is not known. */
-    public static Optional<Lock> lock(Situation situation) {
+    public static Optional<Lock> lock(PlaceNow situation) {
         Optional<Boolean> lockOff = LockOffs.usable(situation).map(list -> !list.isEmpty());
         boolean panel = situation.method().filter(BeltRules::hasPath).isPresent() && TensionPanel.isThereIn(situation);
         if (panel) {
@@ -62,7 +62,7 @@ public final class BeltRules {
         return method.isByBelt() && method.staysInTheCar();
     }
 
-    private static <E extends Enum<E>> Optional<E> tested(Situation situation, Question question, E[] constants) {
+    private static <E extends Enum<E>> Optional<E> tested(PlaceNow situation, Question question, E[] constants) {
         return answeredHere(situation, question)
                 .filter(answer -> question.isPassedBy(answer.how()))
                 .map(Stamped::value)
@@ -72,7 +72,7 @@ public final class BeltRules {
     }
 
     /** An answer about the chosen place: by its name, or by somebody who had seen it chosen. */
-    static Optional<Stamped<String>> answeredHere(Situation situation, Question question) {
+    static Optional<Stamped<String>> answeredHere(PlaceNow situation, Question question) {
         Optional<Stamped<String>> named = situation
                 .placed()
                 .flatMap(placed -> situation.answerAt(question, placed.value().position()))
@@ -80,16 +80,16 @@ public final class BeltRules {
         return named.or(() -> situation.answer(question).filter(answer -> answer.seen() >= situation.placeSince()));
     }
 
-    static Belt belt(Situation situation) {
+    static Belt belt(PlaceNow situation) {
         return situation.position().map(SeatingPosition::belt).orElse(Belt.NOT_LOOKED);
     }
 
-    static Evidence<List<LockOff>> lockOffs(Situation situation) {
+    static Evidence<List<LockOff>> lockOffs(PlaceNow situation) {
         return situation.seat().map(SeatSheet::lockOffs).orElse(Evidence.notLooked());
     }
 
     /** Two belts of a restraint across two places: the second place. */
-    static Optional<PositionId> secondPlace(Situation situation) {
+    static Optional<PositionId> secondPlace(PlaceNow situation) {
         return situation
                 .placed()
                 .map(placed -> placed.value().position().besides())
@@ -97,7 +97,7 @@ public final class BeltRules {
     }
 
     /** A question about a place of its own. */
-    static Ask askAt(Situation situation, Question question, PositionId place) {
+    static Ask askAt(PlaceNow situation, Question question, PositionId place) {
         return new Ask(
                 Ask.Kind.QUESTION,
                 question.name() + Ask.AT + place,

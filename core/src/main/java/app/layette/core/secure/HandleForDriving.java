@@ -6,6 +6,7 @@ import app.layette.core.entry.Fact.HandlePositionRead;
 import app.layette.core.entry.Fact.HandleSet;
 import app.layette.core.entry.Fact.QuickSeatRead;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.PapersNow;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
@@ -37,7 +38,7 @@ import java.util.stream.Stream;
  * allows nothing, and only a page read for this fitting can fill the gap.
  */
 @AutoService(Asking.class)
-public final class HandleForDriving implements Rule {
+public final class HandleForDriving implements Rule.OfPapers {
     private static final RuleCard CARD = RuleCard.of(Conclusion.HANDLE, RuleCode.SEC_9)
             .requiredOf(Method::isCarried)
             .reopenedBy(Change.CARRIER_ON_OFF, Change.HANDLE_MOVED)
@@ -55,7 +56,7 @@ public final class HandleForDriving implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PapersNow situation) {
         Optional<Stamped<HandleSet>> set = situation.seen(HandleSet.class);
         if (set.isEmpty() || situation.seat().isEmpty()) {
             return Verdict.open(Missing.Entry.HANDLE);
@@ -83,7 +84,7 @@ public final class HandleForDriving implements Rule {
     }
 
     /** Whether a position is allowed for driving: the sheet's answer, or the agreeing pages read where it has none. */
-    public static Permission permission(Situation situation, HandlePosition position) {
+    public static Permission permission(PapersNow situation, HandlePosition position) {
         Evidence<List<HandlePosition>> sheet =
                 situation.seat().map(SeatSheet::handle).orElse(Evidence.notLooked());
         Permission bySheet = sheet.value()
@@ -112,7 +113,7 @@ public final class HandleForDriving implements Rule {
     }
 
     /** What the pages read here say; a seat read on the spot names one allowed position and no more. */
-    private static List<Said> pages(Situation situation, HandlePosition position) {
+    private static List<Said> pages(PapersNow situation, HandlePosition position) {
         Stream<Said> pages = situation.pages(HandlePositionRead.class).stream()
                 .filter(read -> read.position() == position)
                 .map(HandlePositionRead::says);

@@ -5,8 +5,8 @@ import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Dimension;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
@@ -30,7 +30,7 @@ import java.util.Optional;
  * (25.4 mm). By eye or by tape; the later look counts.
  */
 @AutoService(Asking.class)
-public final class InchTest implements Rule {
+public final class InchTest implements Rule.OfPlace {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("INCH_TEST"), RuleCode.SEC_6)
             .countsBeforeBirth()
             .reopenedBy(Change.TIGHTENED, Change.BELT_TOUCHED, Change.ANCHOR_TOUCHED, Change.ARMS_WALKED_IN)
@@ -55,11 +55,11 @@ public final class InchTest implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PlaceNow situation) {
         Optional<Stamped<Fact.LengthMeasured>> byTape = situation.measured(Dimension.MOVEMENT);
         Optional<Stamped<String>> byEye = situation.answer(Question.MOVEMENT);
         if (byTape.filter(tape -> tape.isAfter(byEye)).isEmpty()) {
-            return new AnsweredByEye(Question.MOVEMENT).judge(situation);
+            return new AnsweredByEye<>(Question.MOVEMENT).judge(situation);
         }
         Length movement = byTape.get().value().length();
         boolean under = movement.isLessThan(LIMIT);

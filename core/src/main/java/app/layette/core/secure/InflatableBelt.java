@@ -2,7 +2,7 @@ package app.layette.core.secure;
 
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Method;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.SheetValue;
@@ -19,7 +19,7 @@ import com.google.auto.service.AutoService;
 
 /** CAB-6: an inflatable belt only if both manuals allow. */
 @AutoService(Asking.class)
-public final class InflatableBelt implements Rule {
+public final class InflatableBelt implements Rule.OfPlace {
     private static final RuleCard CARD = RuleCard.of(Conclusion.INFLATABLE_BELT, RuleCode.CAB_6)
             .requiredOf(Method::isByBelt)
             .countsBeforeBirth()
@@ -35,7 +35,7 @@ public final class InflatableBelt implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PlaceNow situation) {
         if (situation.position().isEmpty()) {
             return Verdict.open(Missing.Entry.PLACE);
         }

@@ -4,8 +4,8 @@ import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetValue;
@@ -42,7 +42,7 @@ public final class LiesFlat extends RuleByEye {
     }
 
     @Override
-    protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
+    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
         Evidence<HeadDirection> head = headDirection(situation);
         return Verdict.judged(head.value()
                 .map(direction -> Finding.of(Weight.HOLDS, "finding.HAR-12.flatHeadAsSheet")
@@ -54,7 +54,7 @@ public final class LiesFlat extends RuleByEye {
     }
 
     /** Where the head of a child that lies flat is to be, by the sheet. */
-    public static Evidence<HeadDirection> headDirection(Situation situation) {
+    public static Evidence<HeadDirection> headDirection(PlaceNow situation) {
         boolean bed = situation.usualMethod().kind() == SeatKind.CAR_BED;
         return situation
                 .seat()

@@ -4,6 +4,7 @@ import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
@@ -26,7 +27,7 @@ import java.util.Optional;
 
 /** SEC-2: the lock-off that the sheet lists is closed over the part of the belt that the sheet says. */
 @AutoService(Asking.class)
-public final class LockOffClosed implements Rule {
+public final class LockOffClosed implements Rule.OfPlace {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("LOCK_OFF"), RuleCode.SEC_2)
             .requiredOf(Method::isByBelt)
             .countsBeforeBirth()
@@ -50,7 +51,7 @@ public final class LockOffClosed implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PlaceNow situation) {
         Evidence<List<LockOff>> lockOffs = BeltRules.lockOffs(situation);
         if (lockOffs.value().isEmpty()) {
             return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.SEC-2.notOnSheet")
@@ -69,10 +70,10 @@ public final class LockOffClosed implements Rule {
             return Verdict.judged(
                     Finding.of(Weight.HOLDS, "finding.SEC-2.noLockOff").from(lockOffs));
         }
-        return new AnsweredByEye(Question.LOCK_OFF, LockOffClosed::closed).judge(situation);
+        return new AnsweredByEye<>(Question.LOCK_OFF, LockOffClosed::closed).judge(situation);
     }
 
-    private static Verdict.Judged closed(Situation situation, Stamped<String> answer) {
+    private static Verdict.Judged closed(PlaceNow situation, Stamped<String> answer) {
         return Verdict.judged(Finding.of(Weight.HOLDS, "finding.SEC-2.closed").from(BeltRules.lockOffs(situation)));
     }
 }

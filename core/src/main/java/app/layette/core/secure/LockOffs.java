@@ -1,7 +1,7 @@
 package app.layette.core.secure;
 
 import app.layette.core.entry.Method;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.seat.LockOff;
 import app.layette.core.seat.SeatKind;
 import app.layette.core.seat.SeatSheet;
@@ -18,7 +18,7 @@ public final class LockOffs {
     private LockOffs() {}
 
     /** Empty when the sheet was not read, or does not say what one that would matter is built into. */
-    public static Optional<List<LockOff>> usable(Situation situation) {
+    public static Optional<List<LockOff>> usable(PlaceNow situation) {
         Optional<List<LockOff>> all = situation.seat().map(SeatSheet::lockOffs).flatMap(each -> each.value());
         if (all.isEmpty()) {
             return Optional.empty();
@@ -34,7 +34,7 @@ public final class LockOffs {
     }
 
     /** What of a carrier and its base the belt goes over; empty for a restraint of one piece. */
-    private static Optional<LockOff.On> partInCar(Situation situation) {
+    private static Optional<LockOff.On> partInCar(PlaceNow situation) {
         boolean twoParts = situation
                 .seat()
                 .filter(seat -> seat.kind() == SeatKind.REAR_FACING_ONLY)
@@ -44,7 +44,7 @@ public final class LockOffs {
                 .map(method -> method.isBaseless() ? LockOff.On.CARRIER : LockOff.On.BASE);
     }
 
-    private static boolean takes(LockOff lockOff, Situation situation) {
+    private static boolean takes(LockOff lockOff, PlaceNow situation) {
         boolean lapOnly = situation
                 .position()
                 .map(SeatingPosition::belt)
@@ -55,7 +55,7 @@ public final class LockOffs {
     }
 
     /** Whether a method has a lock-off to close. */
-    public static boolean isThereIn(Situation situation) {
+    public static boolean isThereIn(PlaceNow situation) {
         boolean byBelt = situation.method().filter(Method::isByBelt).isPresent();
         return byBelt && usable(situation).filter(list -> !list.isEmpty()).isPresent();
     }

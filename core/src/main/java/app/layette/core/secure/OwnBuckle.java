@@ -3,8 +3,8 @@ package app.layette.core.secure;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
 import app.layette.core.finding.RuleCode;
 import app.layette.core.rule.AnsweredByEye;
 import app.layette.core.rule.Conclusion;
@@ -23,7 +23,7 @@ import java.util.List;
 
 /** CAB-7: the buckle that belongs to the place; two belts have two of them. */
 @AutoService(Asking.class)
-public final class OwnBuckle implements Rule {
+public final class OwnBuckle implements Rule.OfPlace {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("BUCKLE"), RuleCode.CAB_7)
             .requiredOf(Method::isByBelt)
             .countsBeforeBirth()
@@ -38,15 +38,15 @@ public final class OwnBuckle implements Rule {
 
     @Override
     public List<Ask> asks(Looks looks) {
-        List<Ask> asks = new ArrayList<>(Rule.super.asks(looks));
+        List<Ask> asks = new ArrayList<>(Rule.OfPlace.super.asks(looks));
         BeltRules.secondPlace(looks.situation())
                 .ifPresent(second -> asks.add(BeltRules.askAt(looks.situation(), Question.BUCKLE, second)));
         return asks;
     }
 
     @Override
-    public Verdict judge(Situation situation) {
-        AnsweredByEye byEye = new AnsweredByEye(Question.BUCKLE);
+    public Verdict judge(PlaceNow situation) {
+        AnsweredByEye<PlaceNow> byEye = new AnsweredByEye<>(Question.BUCKLE);
         Verdict first = byEye.judge(situation);
         boolean two =
                 situation.method().filter(method -> method.takesTwoPlaces()).isPresent();

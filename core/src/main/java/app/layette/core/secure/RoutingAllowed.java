@@ -2,7 +2,7 @@ package app.layette.core.secure;
 
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Method;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.SheetValue;
@@ -21,7 +21,7 @@ import java.util.Optional;
 
 /** CND-8 and the baseless rides: the carrier may ride without its base, by this very routing; each on its own word. */
 @AutoService(Asking.class)
-public final class RoutingAllowed implements Rule {
+public final class RoutingAllowed implements Rule.OfPlace {
     private static final RuleCard CARD = RuleCard.of(Conclusion.ROUTING_ALLOWED, RuleCode.CND_8)
             .requiredOf(Method::isBaseless)
             .saidBeforehand()
@@ -35,7 +35,7 @@ public final class RoutingAllowed implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PlaceNow situation) {
         if (situation.seat().isEmpty()) {
             return Verdict.open(Missing.Entry.SHEET);
         }
@@ -54,7 +54,7 @@ public final class RoutingAllowed implements Rule {
         return Verdict.judged(european ? european(situation) : american(situation));
     }
 
-    private static Finding.Builder european(Situation situation) {
+    private static Finding.Builder european(PlaceNow situation) {
         Optional<Belt.Kind> kind =
                 situation.position().flatMap(position -> position.belt().kind().value());
         if (situation.position().isPresent() && kind.isEmpty()) {
@@ -77,7 +77,7 @@ public final class RoutingAllowed implements Rule {
         };
     }
 
-    private static Finding.Builder american(Situation situation) {
+    private static Finding.Builder american(PlaceNow situation) {
         return switch (situation.permission(PermissionKey.AMERICAN_ROUTING)) {
             case ALLOWED -> Finding.of(Weight.HOLDS, "finding.SEC-8.americanAllowed");
             case NOT_ALLOWED ->

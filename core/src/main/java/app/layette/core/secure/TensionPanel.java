@@ -3,6 +3,7 @@ package app.layette.core.secure;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.SheetValue;
@@ -46,7 +47,7 @@ public final class TensionPanel extends WhereThere<Boolean> {
     }
 
     /** Whether this restraint has one, as far as is known. */
-    public static boolean isThereIn(Situation situation) {
+    public static boolean isThereIn(PlaceNow situation) {
         return new TensionPanel().hasOne(situation);
     }
 }

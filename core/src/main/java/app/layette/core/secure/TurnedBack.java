@@ -4,8 +4,8 @@ import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.RuleCode;
 import app.layette.core.rule.Conclusion;
@@ -45,7 +45,7 @@ public final class TurnedBack extends WhereThere<Rotation> {
     }
 
     /** Whether this restraint has one, as far as is known. */
-    public static boolean isThereIn(Situation situation) {
+    public static boolean isThereIn(PlaceNow situation) {
         return new TurnedBack().hasOne(situation);
     }
 }

@@ -3,6 +3,7 @@ package app.layette.core.secure;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
@@ -45,7 +46,7 @@ public final class Windows extends RuleByEye {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PlaceNow situation) {
         if (situation.seat().isEmpty()) {
             return Verdict.open(Missing.Entry.SHEET);
         }
@@ -65,7 +66,7 @@ public final class Windows extends RuleByEye {
     }
 
     @Override
-    protected Verdict.Judged further(Situation situation, Stamped<String> answer) {
+    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
         return Verdict.judged(Finding.of(Weight.HOLDS, "finding.SEC-7.allLocked"));
     }
 

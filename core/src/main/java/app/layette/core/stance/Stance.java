@@ -1,7 +1,7 @@
 package app.layette.core.stance;
 
 import app.layette.core.entry.Method;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.seat.Connectors;
 import app.layette.core.step.StepKey;
 import app.layette.core.vehicle.PositionId;
@@ -31,7 +31,7 @@ public record Stance(PositionId place, Side door, Optional<Pull> pull, Optional<
     }
 
     /** The stance of a step; empty before a place is chosen, and for what is done at a table. */
-    public static Optional<Stance> of(Situation situation, StepKey step) {
+    public static Optional<Stance> of(PlaceNow situation, StepKey step) {
         boolean inTheCar = switch (step) {
             case DEVICE, HOOK, ROUTE_BELT, TIGHTEN, INCH, LEG_AND_WINDOWS, CARRIER_ON, LEVEL_CHILD -> true;
             default -> false;
@@ -43,7 +43,7 @@ public record Stance(PositionId place, Side door, Optional<Pull> pull, Optional<
                         at(situation, placed.value().position(), placed.value().method(), step));
     }
 
-    private static Stance at(Situation situation, PositionId place, Method method, StepKey step) {
+    private static Stance at(PlaceNow situation, PositionId place, Method method, StepKey step) {
         Side door = place.side() == Side.MIDDLE ? kerb(situation) : place.side();
         if (step != StepKey.TIGHTEN) {
             return new Stance(place, door, Optional.empty(), Optional.empty());
@@ -54,7 +54,7 @@ public record Stance(PositionId place, Side door, Optional<Pull> pull, Optional<
         return new Stance(place, door, Optional.of(pull), helper(situation, pull, door));
     }
 
-    private static Side kerb(Situation situation) {
+    private static Side kerb(PlaceNow situation) {
         return situation
                 .car()
                 .map(VehicleSheet::kerbSide)
@@ -67,7 +67,7 @@ public record Stance(PositionId place, Side door, Optional<Pull> pull, Optional<
     }
 
     /** Seen from the foot end a tail that leaves to the left leaves to the car's left. */
-    private static Pull alongTheTail(Situation situation, Side door) {
+    private static Pull alongTheTail(PlaceNow situation, Side door) {
         Optional<Connectors.Tail> tail =
                 situation.seat().flatMap(seat -> seat.connectors().value()).map(Connectors::tail);
         return tail.map(side -> switch (side) {
@@ -80,7 +80,7 @@ public record Stance(PositionId place, Side door, Optional<Pull> pull, Optional<
     }
 
     /** A tail that leaves away from the door, or a second one there, is pulled from the other side or by a helper. */
-    private static Optional<Side> helper(Situation situation, Pull pull, Side door) {
+    private static Optional<Side> helper(PlaceNow situation, Pull pull, Side door) {
         Side away = door == Side.LEFT ? Side.RIGHT : Side.LEFT;
         boolean pulledAway =
                 pull == Pull.TO_THE_LEFT && away == Side.LEFT || pull == Pull.TO_THE_RIGHT && away == Side.RIGHT;

@@ -1,6 +1,7 @@
 package app.layette.core.suit;
 
 import app.layette.core.entry.Asking;
+import app.layette.core.entry.ChildNow;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
@@ -36,7 +37,7 @@ import java.util.stream.Stream;
  * counts.
  */
 @AutoService(Asking.class)
-public final class AnchorLimit implements Rule {
+public final class AnchorLimit implements Rule.OfChild {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("ANCHOR_LIMIT"), RuleCode.SUIT_10)
             .requiredOf(Method::isByAnchors)
             .saidBeforehand()
@@ -50,7 +51,7 @@ public final class AnchorLimit implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(ChildNow situation) {
         Optional<Stamped<Mass>> weight = situation.weight();
         if (weight.isEmpty() || situation.seat().isEmpty()) {
             return Verdict.open(Missing.Entry.WEIGHT);
@@ -113,7 +114,7 @@ public final class AnchorLimit implements Rule {
     }
 
     /** The limit that counts here; empty when a document that has a say was not read. */
-    public static Optional<Mass> limit(Situation situation) {
+    public static Optional<Mass> limit(ChildNow situation) {
         Evidence<Mass> seat = situation.anchorLimit(Speaker.SEAT);
         Evidence<Mass> car = situation.anchorLimit(Speaker.CAR);
         if (!seat.isLooked() || !car.isLooked()) {

@@ -4,6 +4,7 @@ import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.PapersNow;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
@@ -27,7 +28,7 @@ import com.google.auto.service.AutoService;
  * says so. Where it was read and does not mind, nothing is asked.
  */
 @AutoService(Asking.class)
-public final class FeetPastEnd implements Rule {
+public final class FeetPastEnd implements Rule.OfPapers {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("FEET"), RuleCode.SUIT_6)
             .requiredOf(Method::isReclined)
             .clearedEarlier()
@@ -45,25 +46,29 @@ public final class FeetPastEnd implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
-        if (situation.seat().isEmpty()) {
+    public Verdict judge(PapersNow papers) {
+        if (papers.seat().isEmpty()) {
             return Verdict.open(Missing.Entry.SHEET);
         }
-        if (!isAsked(situation)) {
+        if (!mayMatter(papers)) {
             return Verdict.judged(Finding.of(Weight.HOLDS, "finding.SUIT-6.noLimit"));
         }
-        return new AnsweredByEye(Question.FEET, FeetPastEnd::past).judge(situation);
+        return new AnsweredByEye<>(Question.FEET, FeetPastEnd::past).judge(papers);
     }
 
     /** Whether a look at the feet can change anything here. */
     @Override
     public boolean isAsked(Situation situation) {
-        return situation.permission(PermissionKey.FEET_PAST_END) != Permission.ALLOWED;
+        return mayMatter(situation);
     }
 
-    private static Verdict.Judged past(Situation situation, Stamped<String> answer) {
+    private static boolean mayMatter(PapersNow papers) {
+        return papers.permission(PermissionKey.FEET_PAST_END) != Permission.ALLOWED;
+    }
+
+    private static Verdict.Judged past(PapersNow papers, Stamped<String> answer) {
         return Verdict.judged(
-                situation.permission(PermissionKey.FEET_PAST_END) == Permission.NOT_ALLOWED
+                papers.permission(PermissionKey.FEET_PAST_END) == Permission.NOT_ALLOWED
                         ? Finding.of(Weight.STOP, "finding.SUIT-6.pastNotAllowed")
                                 .changedBy("OTHER_SEAT")
                         : Finding.of(Weight.NOT_KNOWN, "finding.SUIT-6.pastNotKnown")

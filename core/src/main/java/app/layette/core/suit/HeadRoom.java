@@ -7,7 +7,7 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Dimension;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.RestraintNow;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetValue;
@@ -36,7 +36,7 @@ import java.util.Optional;
  * profile asks. Answered by tape (crown against the shell's head end) or by eye in bands of 25 mm; the later look counts.
  */
 @AutoService(Asking.class)
-public final class HeadRoom implements Rule {
+public final class HeadRoom implements Rule.OfRestraint {
     private static final RuleCard CARD = RuleCard.of(Conclusion.HEAD_ROOM, RuleCode.SUIT_3)
             .requiredOf(Method::isThroughSlots)
             .clearedEarlier()
@@ -63,7 +63,7 @@ public final class HeadRoom implements Rule {
     private record Room(Length atLeast, Optional<Length> lessThan, Stamped<?> look, boolean byEye) {}
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(RestraintNow situation) {
         Optional<Room> room = room(situation);
         if (room.isEmpty() || situation.seat().isEmpty()) {
             return Verdict.open(Missing.Entry.HEAD_ROOM);
@@ -80,7 +80,7 @@ public final class HeadRoom implements Rule {
                 .restingOn(room.get().look());
     }
 
-    private static Finding.Builder judge(Room room, Length asked, Situation situation) {
+    private static Finding.Builder judge(Room room, Length asked, RestraintNow situation) {
         if (room.atLeast().isLessThan(asked)) {
             boolean decided = !room.byEye()
                     || room.lessThan().filter(less -> !less.isMoreThan(asked)).isPresent();
@@ -107,7 +107,7 @@ public final class HeadRoom implements Rule {
     }
 
     /** Where neither shell nor length is known, a look of another day says nothing of today. */
-    private static boolean mayHaveGrown(Room room, Length asked, LocalDate on, Situation situation) {
+    private static boolean mayHaveGrown(Room room, Length asked, LocalDate on, RestraintNow situation) {
         if (!on.isBefore(situation.today())) {
             return false;
         }
@@ -130,7 +130,7 @@ public final class HeadRoom implements Rule {
     }
 
     /** What is asked here: the manual's figure, or the profile's where the manual was read and is silent. */
-    public static Optional<Length> asked(Situation situation) {
+    public static Optional<Length> asked(RestraintNow situation) {
         Evidence<Length> manual = situation.headRoomAsked();
         return manual.value()
                 .or(() -> manual.isSilent()
@@ -138,7 +138,7 @@ public final class HeadRoom implements Rule {
                         : Optional.empty());
     }
 
-    private static Optional<Room> room(Situation situation) {
+    private static Optional<Room> room(RestraintNow situation) {
         Optional<Room> byEye = situation
                 .answer(Question.HEAD_ROOM)
                 .filter(answer -> Question.HEAD_ROOM.isPassedBy(answer.how()))

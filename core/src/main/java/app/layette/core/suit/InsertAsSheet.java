@@ -3,7 +3,7 @@ package app.layette.core.suit;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Fact;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.RestraintNow;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetValue;
@@ -29,7 +29,7 @@ import java.util.Optional;
 
 /** SUIT-9: each piece of the insert is in or out as the sheet asks at this weight; an optional piece may be either. */
 @AutoService(Asking.class)
-public final class InsertAsSheet implements Rule {
+public final class InsertAsSheet implements Rule.OfRestraint {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("INSERT"), RuleCode.SUIT_9)
             .clearedEarlier()
             .reopenedBy(Change.MEASURES_RENEWED, Change.OTHER_SEAT)
@@ -57,7 +57,7 @@ public final class InsertAsSheet implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(RestraintNow situation) {
         if (situation.seat().isEmpty() || situation.weight().isEmpty()) {
             return Verdict.open(Missing.Entry.WEIGHT);
         }
@@ -88,7 +88,7 @@ public final class InsertAsSheet implements Rule {
         return asSheet;
     }
 
-    private static Optional<Finding.Builder> wrong(InsertPiece piece, Situation situation, boolean in) {
+    private static Optional<Finding.Builder> wrong(InsertPiece piece, RestraintNow situation, boolean in) {
         Mass weight = situation.weight().orElseThrow().value();
         Optional<Use> use = situation.useOf(piece);
         if (use.isEmpty()) {

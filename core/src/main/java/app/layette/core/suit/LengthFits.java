@@ -3,7 +3,7 @@ package app.layette.core.suit;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Dimension;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetValue;
@@ -27,7 +27,7 @@ import java.util.Optional;
 
 /** SUIT-2: the child is no longer than the maximum, itself included. A manual may state that there is no maximum. */
 @AutoService(Asking.class)
-public final class LengthFits implements Rule {
+public final class LengthFits implements Rule.OfPlace {
     private static final RuleCard CARD = RuleCard.of(Conclusion.LENGTH, RuleCode.SUIT_2)
             .clearedEarlier()
             .decidedBy(SheetValue.LENGTH_MAX)
@@ -48,7 +48,7 @@ public final class LengthFits implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PlaceNow situation) {
         Optional<Stamped<Fact.LengthMeasured>> measured = situation.measured(Dimension.BODY);
         if (measured.isEmpty() || situation.seat().isEmpty()) {
             return Verdict.open(Missing.Entry.LENGTH);

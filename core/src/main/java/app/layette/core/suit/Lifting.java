@@ -2,9 +2,9 @@ package app.layette.core.suit;
 
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
+import app.layette.core.entry.ChildNow;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
@@ -27,7 +27,7 @@ import java.util.Optional;
  * that lifts out, a lighter carrier, or leaving the carrier in its place; it forbids nothing, and nobody has to answer.
  */
 @AutoService(Asking.class)
-public final class Lifting implements Rule {
+public final class Lifting implements Rule.OfChild {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("LIFTING"), RuleCode.SUIT_12)
             .requiredOf(Method::isCarried)
             .asks(Asked.about(Question.LIFTING)
@@ -48,7 +48,7 @@ public final class Lifting implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(ChildNow situation) {
         Optional<String> answer = situation.answer(Question.LIFTING).map(Stamped::value);
         boolean can = answer.filter(said -> said.equals("CAN")).isPresent();
         if (answer.isEmpty() || can) {
@@ -62,7 +62,7 @@ public final class Lifting implements Rule {
     }
 
     /** Child and carrier together; empty while either is not known. */
-    public static Optional<Mass> together(Situation situation) {
+    public static Optional<Mass> together(ChildNow situation) {
         Optional<Mass> carrier = situation
                 .seat()
                 .map(SeatSheet::shell)

@@ -3,7 +3,7 @@ package app.layette.core.suit;
 import app.layette.core.child.Child;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Dimension;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
 import app.layette.core.growth.ChildHeights;
@@ -29,7 +29,7 @@ final class MeasureAge {
     private MeasureAge() {}
 
     /** Why the weight is asked for again; empty while it counts. */
-    static Optional<Finding.Builder> ofWeight(Situation situation, Stamped<Mass> weight) {
+    static Optional<Finding.Builder> ofWeight(PlaceNow situation, Stamped<Mass> weight) {
         if (situation.isToldLater(weight, Fact.Weighed.class, fact -> true)) {
             return Optional.of(Verdict.again("finding.SUIT-1.toldLater").with("weight", weight.value()));
         }
@@ -51,7 +51,7 @@ final class MeasureAge {
     }
 
     /** Past the end of the growth table nobody can say. */
-    private static boolean mayHaveCrossed(Situation situation, Mass weight, LocalDate on) {
+    private static boolean mayHaveCrossed(PlaceNow situation, Mass weight, LocalDate on) {
         Growth growth = ChildHeights.growth(situation).orElseThrow();
         if (situation.today().isAfter(growth.horizon())) {
             return true;
@@ -63,7 +63,7 @@ final class MeasureAge {
     }
 
     /** Why the length is asked for again; empty while it counts. */
-    static Optional<Finding.Builder> ofLength(Situation situation, Stamped<Fact.LengthMeasured> length) {
+    static Optional<Finding.Builder> ofLength(PlaceNow situation, Stamped<Fact.LengthMeasured> length) {
         if (situation.isToldLater(length, Fact.LengthMeasured.class, fact -> fact.what() == Dimension.BODY)) {
             return Optional.of(Verdict.again("finding.SUIT-2.toldLater")
                     .with("length", length.value().length()));
@@ -78,7 +78,7 @@ final class MeasureAge {
                 : Optional.empty();
     }
 
-    private static boolean mayHaveOutgrown(Situation situation, Fact.LengthMeasured length, LocalDate on) {
+    private static boolean mayHaveOutgrown(PlaceNow situation, Fact.LengthMeasured length, LocalDate on) {
         Optional<Growth> growth = ChildHeights.growth(situation);
         if (growth.isEmpty() || situation.today().isAfter(growth.get().horizon())) {
             return true;

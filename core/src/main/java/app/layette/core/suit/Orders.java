@@ -1,10 +1,10 @@
 package app.layette.core.suit;
 
 import app.layette.core.entry.Asking;
+import app.layette.core.entry.ChildNow;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.OrderKind;
 import app.layette.core.entry.Fact.Ordered;
-import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Argument;
 import app.layette.core.finding.Finding;
@@ -29,7 +29,7 @@ import java.util.Optional;
  * lay-flat carrier, "semi-reclined" rules out the car bed, "as screened" needs a passed screening in this restraint.
  */
 @AutoService(Asking.class)
-public final class Orders implements Rule {
+public final class Orders implements Rule.OfChild {
     private static final RuleCard CARD =
             RuleCard.of(Conclusion.ORDERS, RuleCode.SUIT_7).clearedEarlier().at(StepKey.CHILD, 200);
 
@@ -45,7 +45,7 @@ public final class Orders implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(ChildNow situation) {
         Optional<Ordered> order = standing(situation);
         if (order.isEmpty() || situation.seat().isEmpty()) {
             return Verdict.open(Missing.Entry.ORDER);
@@ -76,12 +76,12 @@ public final class Orders implements Rule {
      * The order in force; empty when nobody said. A clinician's order is ended only by a clinician's: a family that knows
      * of none does not end it, and neither does one that is known less well.
      */
-    public static Optional<Ordered> standing(Situation situation) {
+    public static Optional<Ordered> standing(ChildNow situation) {
         return inForce(situation).map(Stamped::value);
     }
 
     /** The same, with when and how it is known. */
-    public static Optional<Stamped<Ordered>> inForce(Situation situation) {
+    public static Optional<Stamped<Ordered>> inForce(ChildNow situation) {
         Stamped<Ordered> standing = null;
         for (Stamped<Ordered> next : situation.history(Ordered.class)) {
             boolean byClinician = !isBlank(next.value().role());
@@ -102,7 +102,7 @@ public final class Orders implements Rule {
         return text == null || text.isBlank();
     }
 
-    private static boolean isKept(OrderKind order, Situation situation) {
+    private static boolean isKept(OrderKind order, ChildNow situation) {
         SeatKind kind = situation.seat().orElseThrow().kind();
         return switch (order) {
             case NONE -> true;

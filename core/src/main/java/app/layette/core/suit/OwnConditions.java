@@ -3,6 +3,7 @@ package app.layette.core.suit;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
+import app.layette.core.entry.PapersNow;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Evidence;
@@ -23,7 +24,7 @@ import java.util.List;
 
 /** SUIT-11: a seat can carry conditions of its own, such as head control; each that its manual names is met. */
 @AutoService(Asking.class)
-public final class OwnConditions implements Rule {
+public final class OwnConditions implements Rule.OfPapers {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("OWN_CONDITIONS"), RuleCode.SUIT_11)
             .clearedEarlier()
             .reopenedBy(Change.OTHER_SEAT)
@@ -42,7 +43,7 @@ public final class OwnConditions implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PapersNow situation) {
         if (situation.seat().isEmpty()) {
             return Verdict.open(Missing.Entry.SHEET);
         }
@@ -58,7 +59,7 @@ public final class OwnConditions implements Rule {
                     Finding.of(Weight.HOLDS, "finding.SUIT-11.noConditions").from(own));
         }
         String named = String.join("; ", own.value().get());
-        return new AnsweredByEye(
+        return new AnsweredByEye<>(
                         Question.OWN_CONDITIONS,
                         (here, answer) -> Verdict.judged(Finding.of(Weight.HOLDS, "finding.SUIT-11.conditionsMet")
                                 .with("conditions", named)

@@ -3,10 +3,10 @@ package app.layette.core.suit;
 import app.layette.core.child.Child;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
+import app.layette.core.entry.ChildNow;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Screened;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
@@ -32,7 +32,7 @@ import java.util.Optional;
  * gestation or birth weight, the answer about the hospital's seat tolerance screening in this restraint. Unanswered and not passed block.
  */
 @AutoService(Asking.class)
-public final class ScreeningDone implements Rule {
+public final class ScreeningDone implements Rule.OfChild {
     private static final RuleCard CARD = RuleCard.of(Conclusion.SCREENING, RuleCode.SUIT_8)
             .clearedEarlier()
             .asks(Asked.about(Question.CONDITION)
@@ -54,7 +54,7 @@ public final class ScreeningDone implements Rule {
 
     @Override
     public List<Ask> asks(Looks looks) {
-        Situation situation = looks.situation();
+        ChildNow situation = looks.situation();
         List<Ask> asks = new ArrayList<>();
         asks.add(looks.question(Question.CONDITION, conclusion()));
         if (situation.child().isPresent() && isAskedOf(situation)) {
@@ -65,7 +65,7 @@ public final class ScreeningDone implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(ChildNow situation) {
         Optional<Stamped<String>> condition = situation.answer(Question.CONDITION);
         if (situation.child().isEmpty() || situation.weight().isEmpty() || condition.isEmpty()) {
             return Verdict.open(Missing.Entry.CONDITION);
@@ -81,7 +81,7 @@ public final class ScreeningDone implements Rule {
     }
 
     /** Whether the question has to be asked for this child, as far as the child is known. */
-    public static boolean isAskedOf(Situation situation) {
+    public static boolean isAskedOf(ChildNow situation) {
         if (situation.practice().profile().screening() == Screening.EVERYONE) {
             return true;
         }
@@ -103,7 +103,7 @@ public final class ScreeningDone implements Rule {
         return early || light || condition;
     }
 
-    private static Verdict answered(Situation situation, Screened screened) {
+    private static Verdict answered(ChildNow situation, Screened screened) {
         String who = screened.who() == null ? "" : screened.who().strip();
         return switch (screened.result()) {
             case PASSED -> Verdict.judged(passed(situation, screened));
@@ -119,7 +119,7 @@ public final class ScreeningDone implements Rule {
         };
     }
 
-    private static Finding.Builder passed(Situation situation, Screened screened) {
+    private static Finding.Builder passed(ChildNow situation, Screened screened) {
         if (screened.restraint() == null || screened.restraint().isBlank()) {
             return Finding.of(Weight.NOT_KNOWN, "finding.SUIT-8.whichRestraint").changedBy("SCREENING");
         }
@@ -130,7 +130,7 @@ public final class ScreeningDone implements Rule {
                         .changedBy("SCREENING");
     }
 
-    private static boolean isThisRestraint(Situation situation, Screened screened) {
+    private static boolean isThisRestraint(ChildNow situation, Screened screened) {
         return screened.restraint() != null
                 && situation
                         .seat()
@@ -139,7 +139,7 @@ public final class ScreeningDone implements Rule {
     }
 
     /** Whether the screening was passed in this restraint. */
-    static boolean isPassedHere(Situation situation) {
+    static boolean isPassedHere(ChildNow situation) {
         return situation
                 .newest(Screened.class)
                 .map(Stamped::value)

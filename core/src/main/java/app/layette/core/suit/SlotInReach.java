@@ -3,7 +3,7 @@ package app.layette.core.suit;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Method;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.RestraintNow;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
@@ -25,7 +25,7 @@ import java.util.Optional;
 
 /** SUIT-4: the lowest usable slot is at or below the shoulder, with the insert as it will be. */
 @AutoService(Asking.class)
-public final class SlotInReach implements Rule {
+public final class SlotInReach implements Rule.OfRestraint {
     private static final RuleCard CARD = RuleCard.of(Conclusion.SLOT_IN_REACH, RuleCode.SUIT_4)
             .requiredOf(Method::isThroughSlots)
             .clearedEarlier()
@@ -40,7 +40,7 @@ public final class SlotInReach implements Rule {
 
     @Override
     public List<Ask> asks(Looks looks) {
-        Situation situation = looks.situation();
+        RestraintNow situation = looks.situation();
         List<Ask> asks = new ArrayList<>();
         boolean seen = ShoulderAndSlots.in(situation).isPresent();
         if (situation.slotCount() == 0 && situation.seat().isPresent() && !seen) {
@@ -52,7 +52,7 @@ public final class SlotInReach implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(RestraintNow situation) {
         Optional<ShoulderAndSlots> shoulder = ShoulderAndSlots.in(situation);
         if (shoulder.isEmpty()) {
             return Verdict.open(Missing.Entry.SHOULDER);

@@ -1,7 +1,7 @@
 package app.layette.core.suit;
 
 import app.layette.core.entry.Method;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.measure.Mass;
 import app.layette.core.seat.Indicator;
@@ -30,7 +30,7 @@ record WeightBorders(
         boolean anchors,
         boolean snug) {
 
-    static WeightBorders at(Mass weight, Situation situation) {
+    static WeightBorders at(Mass weight, PlaceNow situation) {
         SeatSheet seat = situation.seat().orElseThrow();
         return new WeightBorders(
                 situation.weightMin().value().filter(weight::isLessThan).isEmpty(),
@@ -49,13 +49,13 @@ record WeightBorders(
     }
 
     private static List<Optional<InsertPiece.Use>> pieces(
-            Evidence<List<InsertPiece>> insert, Mass weight, Situation situation) {
+            Evidence<List<InsertPiece>> insert, Mass weight, PlaceNow situation) {
         return insert.value().orElse(List.of()).stream()
                 .map(piece -> piece.useAt(weight, situation.ageDays()))
                 .toList();
     }
 
-    private static boolean underAnchorLimit(Mass weight, SeatSheet seat, Situation situation) {
+    private static boolean underAnchorLimit(Mass weight, SeatSheet seat, PlaceNow situation) {
         boolean byAnchors = situation.method().filter(Method::isByBelt).isEmpty();
         Optional<Mass> limit = AnchorLimit.limit(situation);
         Optional<Mass> restraint = AnchorLimit.restraintMass(seat);

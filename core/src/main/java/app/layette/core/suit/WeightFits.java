@@ -2,7 +2,7 @@ package app.layette.core.suit;
 
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Fact;
-import app.layette.core.entry.Situation;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.finding.Finding;
@@ -29,7 +29,7 @@ import java.util.Optional;
  * or a newer word, has overtaken is asked for again.
  */
 @AutoService(Asking.class)
-public final class WeightFits implements Rule {
+public final class WeightFits implements Rule.OfPlace {
     private static final RuleCard CARD = RuleCard.of(Conclusion.WEIGHT, RuleCode.SUIT_1)
             .clearedEarlier()
             .decidedBy(SheetValue.WEIGHT_MIN, SheetValue.WEIGHT_MAX)
@@ -48,7 +48,7 @@ public final class WeightFits implements Rule {
     }
 
     @Override
-    public Verdict judge(Situation situation) {
+    public Verdict judge(PlaceNow situation) {
         Optional<Stamped<Mass>> weight = situation.weight();
         if (weight.isEmpty() || situation.child().isEmpty() || situation.seat().isEmpty()) {
             return Verdict.open(Missing.Entry.WEIGHT);
@@ -66,7 +66,7 @@ public final class WeightFits implements Rule {
     }
 
     /** The limits that nobody has looked up. */
-    private static List<Lack> limits(Situation situation) {
+    private static List<Lack> limits(PlaceNow situation) {
         List<Lack> lacks = new ArrayList<>();
         if (situation.weightMin().value().isEmpty()) {
             lacks.add(new Lack(SheetValue.WEIGHT_MIN, ""));
@@ -78,7 +78,7 @@ public final class WeightFits implements Rule {
     }
 
     /** The weight against the limits alone, for a child of whom nobody said when it was born; never fresh by itself. */
-    public static Finding againstLimits(Situation situation) {
+    public static Finding againstLimits(PlaceNow situation) {
         boolean known = situation.weight().isPresent()
                 && situation.weightMin().value().isPresent()
                 && situation.weightMax().value().isPresent();
@@ -89,7 +89,7 @@ public final class WeightFits implements Rule {
                         .build();
     }
 
-    private static Finding.Builder inside(Mass weight, Situation situation) {
+    private static Finding.Builder inside(Mass weight, PlaceNow situation) {
         Mass min = situation.weightMin().value().orElseThrow();
         Mass max = situation.weightMax().value().orElseThrow();
         boolean light = weight.isLessThan(min);
