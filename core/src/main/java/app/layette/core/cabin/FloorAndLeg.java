@@ -43,7 +43,7 @@ public final class FloorAndLeg implements Rule.OfPlace {
             .reopenedElsewhere()
             .asks(Asked.about(Question.LEG)
                     .leftToRule("LOCKED_ON_FLOOR")
-                    .fix("NOT_LOCKED")
+                    .fix("NOT_LOCKED", "finding.CAB-8.notLocked")
                     .leftToRule("LIFTS_THE_BASE", "NOT_USED")
                     .shownIn(LookKey.SHOWN, 310, "LOCKED_ON_FLOOR"))
             .decidedBy(PermissionKey.LOAD_LEG_OMITTED, PermissionKey.BASE_LIFTED_BY_LEG, PermissionKey.LEG_OVER_STORAGE)

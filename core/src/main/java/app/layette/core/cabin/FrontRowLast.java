@@ -36,8 +36,8 @@ public final class FrontRowLast implements Rule {
             .saidBeforehand()
             .reopenedBy(Change.OTHER_CAR, Change.PLACE_OR_METHOD)
             .asks(Asked.about(Question.BACK_ROW)
-                    .holds("NO_PLACE_CAN")
-                    .stop("A_PLACE_CAN")
+                    .holds("NO_PLACE_CAN", "finding.CAB-1.noPlaceCan")
+                    .stop("A_PLACE_CAN", "finding.CAB-1.aPlaceCan")
                     .byItself())
             .decidedBy(PermissionKey.FRONT_ROW)
             .at(StepKey.PLACE, 300);

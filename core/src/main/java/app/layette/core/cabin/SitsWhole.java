@@ -22,7 +22,7 @@ public final class SitsWhole extends RuleByEye {
             .countsBeforeBirth()
             .reopenedElsewhere()
             .asks(Asked.about(Question.SITS_WHOLE)
-                    .holds("WHOLE")
+                    .holds("WHOLE", "finding.CAB-3.whole")
                     .leftToRule("OVERHANGS")
                     .shownIn(LookKey.FIXED, 290, "WHOLE"))
             .decidedBy(PermissionKey.OVERHANG)

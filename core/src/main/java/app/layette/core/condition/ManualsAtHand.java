@@ -20,8 +20,10 @@ public final class ManualsAtHand extends RuleByEye {
             .clearedEarlier()
             .reopenedBy(Change.OTHER_SEAT, Change.OTHER_CAR)
             .asks(Asked.about(Question.MANUALS)
-                    .holds("BOTH")
-                    .notKnown("SEAT_ONLY", "CAR_ONLY", "NEITHER")
+                    .holds("BOTH", "finding.CND-6.both")
+                    .notKnown("SEAT_ONLY", "finding.CND-6.seatOnly")
+                    .notKnown("CAR_ONLY", "finding.CND-6.carOnly")
+                    .notKnown("NEITHER", "finding.CND-6.neither")
                     .carried()
                     .shownIn(LookKey.TABLE, 50, "BOTH"))
             .at(StepKey.PARTS_STEP, 200);

@@ -29,8 +29,8 @@ public final class NoOpenRecall extends RuleByEye {
             .asks(Asked.about(Question.RECALL)
                     .ofRestraint()
                     .leftToRule("NONE_OPEN", "REMEDY_DONE")
-                    .stop("OPEN")
-                    .notKnown("NOT_LOOKED_UP")
+                    .stop("OPEN", "finding.CND-4.open")
+                    .notKnown("NOT_LOOKED_UP", "finding.CND-4.notLookedUp")
                     .carried()
                     .byItself())
             .at(StepKey.HISTORY_STEP, 300);

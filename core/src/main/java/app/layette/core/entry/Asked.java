@@ -5,6 +5,7 @@ import app.layette.core.finding.Weight;
 import app.layette.core.step.LookKey;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -31,10 +32,12 @@ public record Asked(
         Whose whose,
         boolean byItself,
         Map<String, Optional<Weight>> answers,
+        Map<String, String> findings,
         List<Shown> looks) {
 
     public Asked {
         answers = Collections.unmodifiableMap(new LinkedHashMap<>(answers));
+        findings = Map.copyOf(findings);
         looks = List.copyOf(looks);
         if (answers.isEmpty()) {
             throw new IllegalStateException("The question " + question + " has no answer");
@@ -93,6 +96,7 @@ public record Asked(
     public static final class Builder {
         private final Question question;
         private final Map<String, Optional<Weight>> answers = new LinkedHashMap<>();
+        private final Map<String, String> findings = new HashMap<>();
         private final List<Shown> looks = new ArrayList<>();
         private RuleCode rule;
         private Known known = Known.SEEN;
@@ -110,42 +114,57 @@ public record Asked(
             return this;
         }
 
-        /** Answers with which it holds. */
-        public Builder holds(String... those) {
-            return weigh(Optional.of(Weight.HOLDS), those);
+        /** An answer with which it holds, and the whole key of what it says. */
+        public Builder holds(String answer, String finding) {
+            return says(Weight.HOLDS, answer, finding);
         }
 
-        /** Answers that pass with advice. */
-        public Builder advises(String... those) {
-            return weigh(Optional.of(Weight.ADVISE), those);
+        /** An answer with which it holds; its rule says the rest. */
+        public Builder holds(String answer) {
+            return weigh(Optional.of(Weight.HOLDS), answer);
         }
 
-        /** Answers that ask to put something right. */
-        public Builder fix(String... those) {
-            return weigh(Optional.of(Weight.FIX), those);
+        /** An answer that passes with advice, and the whole key of what it says. */
+        public Builder advises(String answer, String finding) {
+            return says(Weight.ADVISE, answer, finding);
         }
 
-        /** Answers that end it. */
-        public Builder stop(String... those) {
-            return weigh(Optional.of(Weight.STOP), those);
+        /** An answer that asks to put something right, and the whole key of what it says. */
+        public Builder fix(String answer, String finding) {
+            return says(Weight.FIX, answer, finding);
         }
 
-        /** Answers after which it is not known. */
-        public Builder notKnown(String... those) {
-            return weigh(Optional.of(Weight.NOT_KNOWN), those);
+        /** An answer that ends it, and the whole key of what it says. */
+        public Builder stop(String answer, String finding) {
+            return says(Weight.STOP, answer, finding);
+        }
+
+        /** An answer after which it is not known, and the whole key of what it says. */
+        public Builder notKnown(String answer, String finding) {
+            return says(Weight.NOT_KNOWN, answer, finding);
+        }
+
+        /** An answer after which it is not known; its rule says the rest. */
+        public Builder notKnown(String answer) {
+            return weigh(Optional.of(Weight.NOT_KNOWN), answer);
         }
 
         /** Answers that weigh nothing alone: the rule looks further, at a permission or a limit. */
         public Builder leftToRule(String... those) {
-            return weigh(Optional.empty(), those);
+            for (String answer : those) {
+                weigh(Optional.empty(), answer);
+            }
+            return this;
         }
 
-        private Builder weigh(Optional<Weight> weight, String... those) {
-            for (String answer : those) {
-                if (answers.put(answer, weight) != null) {
-                    throw new IllegalStateException(
-                            "The question " + question + " names the answer " + answer + " twice");
-                }
+        private Builder says(Weight weight, String answer, String finding) {
+            findings.put(answer, finding);
+            return weigh(Optional.of(weight), answer);
+        }
+
+        private Builder weigh(Optional<Weight> weight, String answer) {
+            if (answers.put(answer, weight) != null) {
+                throw new IllegalStateException("The question " + question + " names the answer " + answer + " twice");
             }
             return this;
         }
@@ -204,7 +223,8 @@ public record Asked(
          * @throws IllegalStateException when it has no answer, or a look draws one that it does not have
          */
         public Asked by(RuleCode asking) {
-            return new Asked(question, rule == null ? asking : rule, known, carried, whose, byItself, answers, looks);
+            return new Asked(
+                    question, rule == null ? asking : rule, known, carried, whose, byItself, answers, findings, looks);
         }
     }
 }

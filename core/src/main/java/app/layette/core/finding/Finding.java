@@ -53,7 +53,7 @@ public record Finding(
         return new Builder(RuleCode.of(code), weight, message);
     }
 
-    /** Starts a finding with a reason that several rules have, or that is an answer by eye itself. */
+    /** Starts a finding with a reason that several rules have. */
     public static Builder of(RuleCode code, Weight weight, String reason) {
         return new Builder(code, weight, PREFIX + code.text() + "." + reason);
     }

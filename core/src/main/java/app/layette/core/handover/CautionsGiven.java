@@ -15,7 +15,9 @@ import com.google.auto.service.AutoService;
 @AutoService(Asking.class)
 public final class CautionsGiven extends RuleByEye {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("CAUTIONS"), RuleCode.OUT_1)
-            .asks(Asked.about(Question.CAUTIONS).holds("GIVEN").shownIn(LookKey.FAMILY, 490, "GIVEN"))
+            .asks(Asked.about(Question.CAUTIONS)
+                    .holds("GIVEN", "finding.OUT-1.given")
+                    .shownIn(LookKey.FAMILY, 490, "GIVEN"))
             .at(StepKey.HAND_OVER, 100);
 
     public CautionsGiven() {

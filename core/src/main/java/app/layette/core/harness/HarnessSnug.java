@@ -34,8 +34,9 @@ public final class HarnessSnug extends RuleByEye {
                     Change.OTHER_SEAT)
             .asks(Asked.about(Question.SNUG)
                     .ofShell()
-                    .holds("SNUG")
-                    .fix("LOOSE", "TOO_TIGHT")
+                    .holds("SNUG", "finding.HAR-7.snug")
+                    .fix("LOOSE", "finding.HAR-7.loose")
+                    .fix("TOO_TIGHT", "finding.HAR-7.tooTight")
                     .byItself())
             .decidedBy(SheetValue.SNUG_TEST)
             .at(StepKey.HARNESS, 300);

@@ -32,10 +32,11 @@ public final class NothingThickUnder extends RuleByEye {
             .reopenedBy(Change.HARNESS_OPENED, Change.OTHER_SEAT)
             .asks(Asked.about(Question.CLOTHING)
                     .ofShell()
-                    .holds("THIN", "COAT_TESTED")
-                    .fix("COAT_HID_SLACK")
-                    .advises("SET_BEFORE_COAT")
-                    .fix("COAT_UNDER_STRAPS")
+                    .holds("THIN", "finding.HAR-9.thin")
+                    .holds("COAT_TESTED", "finding.HAR-9.coatTested")
+                    .fix("COAT_HID_SLACK", "finding.HAR-9.coatHidSlack")
+                    .advises("SET_BEFORE_COAT", "finding.HAR-9.setBeforeCoat")
+                    .fix("COAT_UNDER_STRAPS", "finding.HAR-9.coatUnderStraps")
                     .shownIn(LookKey.HARNESSED, 380, "THIN"))
             .at(StepKey.HARNESS, 200);
 

@@ -33,7 +33,7 @@ public final class SnugAtShortest extends RuleByEye {
             .asks(Asked.about(Question.SNUG_SHORTEST)
                     .ofShell()
                     .leftToRule("SNUG")
-                    .stop("STILL_LOOSE")
+                    .stop("STILL_LOOSE", "finding.SUIT-5.stillLoose")
                     .shownIn(LookKey.THREADED, 130, "SNUG"))
             .at(StepKey.THREAD, 500);
 

@@ -24,7 +24,7 @@ public final class StrapCovers extends WhereThere<Harness.Covers> {
             .asks(Asked.about(Question.COVERS)
                     .ofShell()
                     .leftToRule("AS_SHEET")
-                    .fix("NOT_AS_SHEET")
+                    .fix("NOT_AS_SHEET", "finding.HAR-11.notAsSheet")
                     .shownIn(LookKey.THREADED, 140, "AS_SHEET"))
             .decidedBy(SheetValue.COVERS)
             .at(StepKey.THREAD, 600);

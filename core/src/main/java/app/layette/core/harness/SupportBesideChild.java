@@ -26,9 +26,9 @@ public final class SupportBesideChild extends RuleByEye {
             .reopenedBy(Change.OTHER_SEAT)
             .asks(Asked.about(Question.SUPPORT)
                     .ofShell()
-                    .holds("NONE")
+                    .holds("NONE", "finding.HAR-10.none")
                     .leftToRule("ROLLS_BESIDE", "CROTCH_CLOTH")
-                    .stop("BEHIND_OR_UNDER")
+                    .stop("BEHIND_OR_UNDER", "finding.HAR-10.behindOrUnder")
                     .shownIn(LookKey.HARNESSED, 370, "NONE"))
             .decidedBy(PermissionKey.ROLLS_BESIDE_CHILD, PermissionKey.CROTCH_CLOTH)
             .at(StepKey.HARNESS, 100);

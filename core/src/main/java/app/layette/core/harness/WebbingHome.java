@@ -22,8 +22,10 @@ public final class WebbingHome extends RuleByEye {
             .reopenedBy(Change.COVER, Change.SLOT, Change.OTHER_SEAT)
             .asks(Asked.about(Question.WEBBING)
                     .ofShell()
-                    .holds("STRAIGHT_HOME_AND_FREE")
-                    .fix("TWISTED", "NOT_HOME_ON_PLATE", "DOES_NOT_RUN")
+                    .holds("STRAIGHT_HOME_AND_FREE", "finding.HAR-4.straightHomeAndFree")
+                    .fix("TWISTED", "finding.HAR-4.twisted")
+                    .fix("NOT_HOME_ON_PLATE", "finding.HAR-4.notHomeOnPlate")
+                    .fix("DOES_NOT_RUN", "finding.HAR-4.doesNotRun")
                     .shownIn(LookKey.THREADED, 120, "STRAIGHT_HOME_AND_FREE"))
             .at(StepKey.THREAD, 400);
 

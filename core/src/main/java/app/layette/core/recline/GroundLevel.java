@@ -46,7 +46,10 @@ public final class GroundLevel implements Rule.OfPlace {
             .requiredOf(Method::isReclined)
             .countsBeforeBirth()
             .reopenedBy(Change.CAR_MOVED, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
-            .asks(Asked.about(Question.GROUND).holds("LEVEL").fix("SLIGHT_SLOPE", "STEEP"))
+            .asks(Asked.about(Question.GROUND)
+                    .holds("LEVEL", "finding.REC-3.level")
+                    .fix("SLIGHT_SLOPE", "finding.REC-3.slightSlope")
+                    .fix("STEEP", "finding.REC-3.steep"))
             .at(StepKey.GROUND, 100);
 
     private static final double FINE_DEGREES = 1;

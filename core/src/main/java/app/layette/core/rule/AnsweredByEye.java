@@ -6,13 +6,11 @@ import app.layette.core.entry.Question;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.Weight;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiFunction;
 
 /**
- * What one answer by eye comes to. Answers that need more than themselves are handed to {@code further}; without one they
- * stay not known.
+ * What one answer by eye comes to. Answers that need more than themselves are handed to {@code further}.
  *
  * @param question what is asked
  * @param further judges the answers that are left to the rule
@@ -21,7 +19,9 @@ public record AnsweredByEye<N extends FactsNow>(
         Question question, BiFunction<N, Stamped<String>, Verdict.Judged> further) {
 
     public AnsweredByEye(Question question) {
-        this(question, (now, answer) -> Verdict.judged(finding(question, answer.value(), Weight.NOT_KNOWN)));
+        this(question, (now, answer) -> {
+            throw new IllegalStateException("The rule of " + question + " has to judge the answer " + answer.value());
+        });
     }
 
     public Verdict judge(N now) {
@@ -42,21 +42,17 @@ public record AnsweredByEye<N extends FactsNow>(
     }
 
     /**
-     * The finding that an answer makes by itself; its reason is the answer in camel case. An answer that leaves it not
-     * known leads back to the question: somebody has to find the page, or somebody else to look.
+     * The finding that an answer makes by itself. An answer that leaves it not known leads back to the question: somebody
+     * has to find the page, or somebody else to look.
+     *
+     * @throws IllegalStateException when the question does not say what the answer comes to
      */
-    public static Finding.Builder finding(Question question, String answer, Weight weight) {
-        Finding.Builder finding =
-                Finding.of(question.rule(), weight, reason(answer)).changedBy(question.name());
-        return weight == Weight.NOT_KNOWN ? finding.changedBy(Verdict.AGAIN) : finding;
-    }
-
-    private static String reason(String answer) {
-        String[] words = answer.toLowerCase(Locale.ROOT).split("_");
-        StringBuilder reason = new StringBuilder(words[0]);
-        for (int i = 1; i < words.length; i++) {
-            reason.append(Character.toUpperCase(words[i].charAt(0))).append(words[i].substring(1));
+    private static Finding.Builder finding(Question question, String answer, Weight weight) {
+        String key = question.asked().findings().get(answer);
+        if (key == null) {
+            throw new IllegalStateException("The rule of " + question + " has to judge the answer " + answer);
         }
-        return reason.toString();
+        Finding.Builder finding = Finding.of(weight, key).changedBy(question.name());
+        return weight == Weight.NOT_KNOWN ? finding.changedBy(Verdict.AGAIN) : finding;
     }
 }

@@ -3,7 +3,6 @@ package app.layette.core.rule;
 import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Stamped;
-import app.layette.core.finding.Weight;
 
 /** A rule that one answer by eye decides, by itself or with a page of a manual. */
 public abstract class RuleByEye implements Rule.OfPlace {
@@ -40,8 +39,8 @@ public abstract class RuleByEye implements Rule.OfPlace {
         return new AnsweredByEye<>(question(), this::further);
     }
 
-    /** Judges an answer that is left to the rule; not known, unless a rule says otherwise. */
+    /** Judges an answer that is left to the rule; a rule that leaves one to itself says what it comes to. */
     protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
-        return Verdict.judged(AnsweredByEye.finding(question(), answer.value(), Weight.NOT_KNOWN));
+        throw new IllegalStateException("The rule of " + question() + " has to judge the answer " + answer.value());
     }
 }

@@ -22,8 +22,9 @@ public final class AnchorsClicked extends RuleByEye {
             .reopenedBy(Change.ANCHOR_TOUCHED)
             .reopenedElsewhere()
             .asks(Asked.about(Question.ANCHORS_HOOKED)
-                    .holds("BOTH_CLICKED")
-                    .fix("ONE_LOOSE", "UPSIDE_DOWN")
+                    .holds("BOTH_CLICKED", "finding.SEC-4.bothClicked")
+                    .fix("ONE_LOOSE", "finding.SEC-4.oneLoose")
+                    .fix("UPSIDE_DOWN", "finding.SEC-4.upsideDown")
                     .shownIn(LookKey.FIXED, 200, "BOTH_CLICKED"))
             .at(StepKey.HOOK, 100);
 

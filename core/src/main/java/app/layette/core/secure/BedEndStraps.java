@@ -24,7 +24,7 @@ public final class BedEndStraps extends WhereThere<Boolean> {
             .reopenedElsewhere()
             .asks(Asked.about(Question.END_STRAPS)
                     .leftToRule("ROUND_THE_LAP_PART")
-                    .fix("LOOSE")
+                    .fix("LOOSE", "finding.SEC-3.loose")
                     .shownIn(LookKey.FIXED, 280, "ROUND_THE_LAP_PART"))
             .decidedBy(SheetValue.END_STRAPS)
             .at(StepKey.TIGHTEN, 400);

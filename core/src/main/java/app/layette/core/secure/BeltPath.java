@@ -22,8 +22,10 @@ public final class BeltPath extends RuleByEye {
             .reopenedBy(Change.BELT_TOUCHED)
             .reopenedElsewhere()
             .asks(Asked.about(Question.BELT_ROUTE)
-                    .holds("STRAIGHT_IN_PATH")
-                    .fix("TWISTED", "WRONG_PATH", "UNUSED_ANCHORS_LOOSE")
+                    .holds("STRAIGHT_IN_PATH", "finding.SEC-3.straightInPath")
+                    .fix("TWISTED", "finding.SEC-3.twisted")
+                    .fix("WRONG_PATH", "finding.SEC-3.wrongPath")
+                    .fix("UNUSED_ANCHORS_LOOSE", "finding.SEC-3.unusedAnchorsLoose")
                     .shownIn(LookKey.FIXED, 210, "STRAIGHT_IN_PATH"))
             .at(StepKey.ROUTE_BELT, 300);
 

@@ -21,8 +21,8 @@ public final class CarrierClicked extends RuleByEye {
             .reopenedBy(Change.CARRIER_ON_OFF)
             .reopenedElsewhere()
             .asks(Asked.about(Question.CLICK)
-                    .holds("CLICKED_AND_LIFTED")
-                    .fix("CAME_LOOSE")
+                    .holds("CLICKED_AND_LIFTED", "finding.SEC-8.clickedAndLifted")
+                    .fix("CAME_LOOSE", "finding.SEC-8.cameLoose")
                     .shownIn(LookKey.DOOR, 430, "CLICKED_AND_LIFTED"))
             .at(StepKey.CARRIER_ON, 100);
 

@@ -36,8 +36,8 @@ public final class InchTest implements Rule.OfPlace {
             .reopenedBy(Change.TIGHTENED, Change.BELT_TOUCHED, Change.ANCHOR_TOUCHED, Change.ARMS_WALKED_IN)
             .reopenedElsewhere()
             .asks(Asked.about(Question.MOVEMENT)
-                    .holds("UNDER_AN_INCH")
-                    .fix("AN_INCH_OR_MORE")
+                    .holds("UNDER_AN_INCH", "finding.SEC-6.underAnInch")
+                    .fix("AN_INCH_OR_MORE", "finding.SEC-6.anInchOrMore")
                     .byItself())
             .at(StepKey.INCH, 100);
 

@@ -32,7 +32,8 @@ public final class LiesFlat extends RuleByEye {
             .reopenedElsewhere()
             .asks(Asked.about(Question.LIES_FLAT)
                     .leftToRule("FLAT_HEAD_AS_SHEET")
-                    .fix("HEAD_OTHER_WAY", "NOT_FLAT")
+                    .fix("HEAD_OTHER_WAY", "finding.HAR-12.headOtherWay")
+                    .fix("NOT_FLAT", "finding.HAR-12.notFlat")
                     .shownIn(LookKey.HARNESSED, 400, "FLAT_HEAD_AS_SHEET"))
             .decidedBy(SheetValue.HEAD_DIRECTION)
             .at(StepKey.HARNESS, 500);

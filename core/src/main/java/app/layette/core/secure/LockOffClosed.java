@@ -35,7 +35,7 @@ public final class LockOffClosed implements Rule.OfPlace {
             .reopenedElsewhere()
             .asks(Asked.about(Question.LOCK_OFF)
                     .leftToRule("CLOSED")
-                    .fix("OPEN")
+                    .fix("OPEN", "finding.SEC-2.open")
                     .shownIn(LookKey.FIXED, 260, "CLOSED"))
             .decidedBy(SheetValue.LOCK_OFFS)
             .at(StepKey.TIGHTEN, 100);

@@ -21,7 +21,10 @@ public final class LockProof extends RuleByEye {
             .countsBeforeBirth()
             .reopenedBy(Change.TIGHTENED, Change.BELT_TOUCHED)
             .reopenedElsewhere()
-            .asks(Asked.about(Question.LOCK_PROOF).holds("HELD").fix("SLIPPED").byItself())
+            .asks(Asked.about(Question.LOCK_PROOF)
+                    .holds("HELD", "finding.SEC-1.held")
+                    .fix("SLIPPED", "finding.SEC-1.slipped")
+                    .byItself())
             .at(StepKey.TIGHTEN, 200);
 
     public LockProof() {

@@ -28,7 +28,10 @@ public final class OwnBuckle implements Rule.OfPlace {
             .requiredOf(Method::isByBelt)
             .countsBeforeBirth()
             .reopenedElsewhere()
-            .asks(Asked.about(Question.BUCKLE).holds("ITS_OWN").fix("ANOTHER").shownIn(LookKey.FIXED, 220, "ITS_OWN"))
+            .asks(Asked.about(Question.BUCKLE)
+                    .holds("ITS_OWN", "finding.CAB-7.itsOwn")
+                    .fix("ANOTHER", "finding.CAB-7.another")
+                    .shownIn(LookKey.FIXED, 220, "ITS_OWN"))
             .at(StepKey.ROUTE_BELT, 400);
 
     @Override

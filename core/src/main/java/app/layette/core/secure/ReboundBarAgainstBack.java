@@ -26,7 +26,7 @@ public final class ReboundBarAgainstBack extends WhereThere<ReboundBar> {
             .reopenedElsewhere()
             .asks(Asked.about(Question.BAR)
                     .leftToRule("AGAINST_BACK")
-                    .fix("OFF_BACK")
+                    .fix("OFF_BACK", "finding.SEC-7.offBack")
                     .shownIn(LookKey.SHOWN, 330, "AGAINST_BACK"))
             .decidedBy(SheetValue.REBOUND_BAR)
             .at(StepKey.LEG_AND_WINDOWS, 300);

@@ -22,7 +22,7 @@ public final class SideElementInUse extends WhereThere<SideElement> {
             .reopenedElsewhere()
             .asks(Asked.about(Question.SIDE_ELEMENT)
                     .leftToRule("AS_SHEET")
-                    .fix("NOT_AS_SHEET")
+                    .fix("NOT_AS_SHEET", "finding.CAB-12.notAsSheet")
                     .shownIn(LookKey.SHOWN, 340, "AS_SHEET"))
             .decidedBy(SheetValue.SIDE_ELEMENT)
             .at(StepKey.LEG_AND_WINDOWS, 400);

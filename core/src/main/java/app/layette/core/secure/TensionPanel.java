@@ -26,7 +26,7 @@ public final class TensionPanel extends WhereThere<Boolean> {
             .reopenedElsewhere()
             .asks(Asked.about(Question.PANEL)
                     .leftToRule("CLOSED_AND_LOCKED")
-                    .fix("NOT_CLOSED")
+                    .fix("NOT_CLOSED", "finding.SEC-2.notClosed")
                     .shownIn(LookKey.FIXED, 270, "CLOSED_AND_LOCKED"))
             .decidedBy(SheetValue.PANEL)
             .at(StepKey.TIGHTEN, 300);

@@ -27,7 +27,7 @@ public final class TurnedBack extends WhereThere<Rotation> {
             .reopenedOnTurningBaseBy(Change.HARNESS_OPENED)
             .asks(Asked.about(Question.TURNED_BACK)
                     .leftToRule("BACK_AND_LOCKED")
-                    .fix("NOT_LOCKED")
+                    .fix("NOT_LOCKED", "finding.SEC-7.notLocked")
                     .shownIn(LookKey.DOOR, 440, "BACK_AND_LOCKED"))
             .decidedBy(SheetValue.ROTATION)
             .at(StepKey.TURN_BACK, 100);

@@ -35,7 +35,7 @@ public final class Windows extends RuleByEye {
             .reopenedOnTurningBaseBy(Change.HARNESS_OPENED)
             .asks(Asked.about(Question.WINDOWS)
                     .leftToRule("ALL_LOCKED")
-                    .fix("NOT_ALL")
+                    .fix("NOT_ALL", "finding.SEC-7.notAll")
                     .shownIn(LookKey.SHOWN, 320, "ALL_LOCKED")
                     .shownIn(LookKey.DOOR, 450, "ALL_LOCKED"))
             .decidedBy(SheetValue.WINDOWS)

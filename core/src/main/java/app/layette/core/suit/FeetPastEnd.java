@@ -34,7 +34,7 @@ public final class FeetPastEnd implements Rule.OfPapers {
             .clearedEarlier()
             .reopenedBy(Change.MEASURES_RENEWED, Change.OTHER_SEAT)
             .asks(Asked.about(Question.FEET)
-                    .holds("WITHIN")
+                    .holds("WITHIN", "finding.SUIT-6.within")
                     .leftToRule("PAST_END")
                     .shownIn(LookKey.SEATED, 60, "WITHIN"))
             .decidedBy(PermissionKey.FEET_PAST_END)

@@ -32,7 +32,7 @@ public final class Lifting implements Rule.OfChild {
             .requiredOf(Method::isCarried)
             .asks(Asked.about(Question.LIFTING)
                     .ofShell()
-                    .holds("CAN")
+                    .holds("CAN", "finding.SUIT-12.can")
                     .leftToRule("NOT_NOW", "UNSURE")
                     .told())
             .at(StepKey.FITS, 500);

@@ -31,8 +31,8 @@ public final class OwnConditions implements Rule.OfPapers {
             .asks(Asked.about(Question.OWN_CONDITIONS)
                     .ofShell()
                     .leftToRule("MET")
-                    .stop("NOT_MET")
-                    .notKnown("UNSURE")
+                    .stop("NOT_MET", "finding.SUIT-11.notMet")
+                    .notKnown("UNSURE", "finding.SUIT-11.unsure")
                     .byItself())
             .decidedBy(SheetValue.OWN_CONDITIONS)
             .at(StepKey.FITS, 300);

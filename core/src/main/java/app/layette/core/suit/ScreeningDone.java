@@ -39,7 +39,7 @@ public final class ScreeningDone implements Rule.OfChild {
                     .ofShell()
                     .holds("NONE")
                     .leftToRule("YES")
-                    .notKnown("UNSURE")
+                    .notKnown("UNSURE", "finding.SUIT-8.unsure")
                     .told()
                     .carried()
                     .byItself())

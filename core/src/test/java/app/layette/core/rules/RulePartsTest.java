@@ -6,6 +6,7 @@ import app.layette.core.rule.Rule;
 import app.layette.core.rule.RuleByEye;
 import app.layette.core.rule.Rules;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
@@ -44,5 +45,21 @@ class RulePartsTest {
     @Test
     void whatIsDecidedByEyeIsOfThePlace() {
         assertThat(of(RuleByEye.class)).isNotEmpty().allMatch(Rule.OfPlace.class::isInstance);
+    }
+
+    /** An answer that weighs nothing alone is judged by its rule; nothing else would say what it comes to. */
+    @Test
+    void whatIsLeftToARuleByEyeIsJudgedByIt() {
+        assertThat(of(RuleByEye.class)
+                        .filter(rule -> rule.card().asked().get(0).answers().values().stream()
+                                .anyMatch(Optional::isEmpty)))
+                .isNotEmpty()
+                .allSatisfy(rule -> assertThat(whoJudges(rule.getClass())).isNotEqualTo(RuleByEye.class));
+    }
+
+    private static Class<?> whoJudges(Class<?> rule) {
+        boolean here = Stream.of(rule.getDeclaredMethods())
+                .anyMatch(each -> each.getName().equals("further"));
+        return here ? rule : whoJudges(rule.getSuperclass());
     }
 }
