@@ -130,7 +130,10 @@
       wrong.tabIndex = -1;
     }
     (wrong ?? document.getElementById("now-title"))?.focus({ preventScroll: true });
-    inSight(wrong ?? openAnswer());
+    if (event.detail.went) {
+      window.scrollTo({ top: 0, behavior: "instant" });
+    }
+    inSight(wrong ?? openAnswer() ?? document.getElementById("now-title"));
   });
 
   // The open question is in sight when the page opens, and stays so; what is in sight already is left alone.

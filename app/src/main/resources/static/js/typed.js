@@ -157,7 +157,8 @@ window.layette = window.layette ?? {};
       if (old) {
         const scrolled = old.scrollTop;
         old.replaceWith(document.adoptNode(piece));
-        piece.scrollTop = scrolled;
+        // Another step is read from its beginning.
+        piece.scrollTop = sent.went && piece.id === "now" ? 0 : scrolled;
         window.htmx?.process(piece);
       }
     }
@@ -170,7 +171,7 @@ window.layette = window.layette ?? {};
     if (!answered) {
       resume(was);
     }
-    document.dispatchEvent(new CustomEvent("layette:brought", { detail: { answered } }));
+    document.dispatchEvent(new CustomEvent("layette:brought", { detail: { answered, went: Boolean(sent.went) } }));
   };
 
   // A piece that stayed because nothing in it changed has been seen as it stands now; what is sent from it is a new entry.

@@ -40,7 +40,12 @@ class GoingIT {
             assertThat(focused(page)).isEqualTo("now-title");
             assertThat(page.locator("#run [aria-current=step]").textContent()).contains("Slots and webbing");
             assertThat(page.locator(".views [aria-current=true]").textContent()).contains("Harness");
+            page.evaluate("() => { const now = document.getElementById('now'); now.scrollTop = now.scrollHeight; }");
             desk.step("Inch test");
+            assertThat((Boolean) page.evaluate("() => document.getElementById('now-title').getBoundingClientRect().top"
+                            + " >= document.getElementById('now').getBoundingClientRect().top"))
+                    .as("another step is read from its beginning")
+                    .isTrue();
             assertThat(isSame(page)).as("nothing was built anew").isTrue();
             page.goBack();
             page.waitForFunction("() => document.getElementById('now-title')?.textContent === 'Slots and webbing'");
