@@ -9,7 +9,6 @@ import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.Consumer;
 
 /**
  * What is so on the bench, and nobody is told.
@@ -88,118 +87,58 @@ public record Truth(
         };
     }
 
-    /** What differs from another truth; everything else is as it was. */
-    private static final class Change {
-        private Map<Question, String> eye;
-        private Hold hold;
-        private Straps straps;
-        private Threading threading;
-        private int crotch;
-        private Map<String, Boolean> insert;
-        private HandlePosition handle;
-        private double gapMm;
-        private Angle ground;
-        private String carrierModel;
-        private String baseModel;
-        private int madeYear;
-        private Doll child;
-        private Set<Misuse> marks;
-
-        Change(Truth of) {
-            eye = of.eye;
-            hold = of.hold;
-            straps = of.straps;
-            threading = of.threading;
-            crotch = of.crotch;
-            insert = of.insert;
-            handle = of.handle;
-            gapMm = of.gapMm;
-            ground = of.ground;
-            carrierModel = of.carrierModel;
-            baseModel = of.baseModel;
-            madeYear = of.madeYear;
-            child = of.child;
-            marks = of.marks;
-        }
-
-        Truth made() {
-            return TruthParts.builder()
-                    .eye(eye)
-                    .hold(hold)
-                    .straps(straps)
-                    .threading(threading)
-                    .crotch(crotch)
-                    .insert(insert)
-                    .handle(handle)
-                    .gapMm(gapMm)
-                    .ground(ground)
-                    .carrierModel(carrierModel)
-                    .baseModel(baseModel)
-                    .madeYear(madeYear)
-                    .child(child)
-                    .marks(marks)
-                    .build();
-        }
-    }
-
-    private Truth changed(Consumer<Change> by) {
-        Change change = new Change(this);
-        by.accept(change);
-        return change.made();
-    }
-
     public Truth with(Question question, String answer) {
         Map<Question, String> answers = new LinkedHashMap<>();
         answers.putAll(eye);
         answers.put(question, answer);
-        return changed(change -> change.eye = answers);
+        return TruthParts.builder(this).eye(answers).build();
     }
 
     public Truth with(Hold other) {
-        return changed(change -> change.hold = other);
+        return TruthParts.builder(this).hold(other).build();
     }
 
     public Truth with(Straps other) {
-        return changed(change -> change.straps = other);
+        return TruthParts.builder(this).straps(other).build();
     }
 
     public Truth with(Threading other) {
-        return changed(change -> change.threading = other);
+        return TruthParts.builder(this).threading(other).build();
     }
 
     public Truth withCrotch(int opening) {
-        return changed(change -> change.crotch = opening);
+        return TruthParts.builder(this).crotch(opening).build();
     }
 
     public Truth withPiece(String piece, boolean in) {
         Map<String, Boolean> pieces = new LinkedHashMap<>(insert);
         pieces.put(piece, in);
-        return changed(change -> change.insert = pieces);
+        return TruthParts.builder(this).insert(pieces).build();
     }
 
     public Truth with(HandlePosition position) {
-        return changed(change -> change.handle = position);
+        return TruthParts.builder(this).handle(position).build();
     }
 
     /** The front seat this far off; never less than touching. */
     public Truth withGap(double millimetres) {
-        return changed(change -> change.gapMm = Math.max(0, millimetres));
+        return TruthParts.builder(this).gapMm(Math.max(0, millimetres)).build();
     }
 
     public Truth withGround(Angle slope) {
-        return changed(change -> change.ground = slope);
+        return TruthParts.builder(this).ground(slope).build();
     }
 
     public Truth labelled(String carrier, String base, int year) {
-        return changed(change -> {
-            change.carrierModel = carrier;
-            change.baseModel = base;
-            change.madeYear = year;
-        });
+        return TruthParts.builder(this)
+                .carrierModel(carrier)
+                .baseModel(base)
+                .madeYear(year)
+                .build();
     }
 
     public Truth with(Doll doll) {
-        return changed(change -> change.child = doll);
+        return TruthParts.builder(this).child(doll).build();
     }
 
     public Truth marked(Misuse misuse, boolean there) {
@@ -210,6 +149,6 @@ public record Truth(
         } else {
             others.remove(misuse);
         }
-        return changed(change -> change.marks = others);
+        return TruthParts.builder(this).marks(others).build();
     }
 }
