@@ -51,8 +51,8 @@ class ToAddTest {
                             .requiredOf(Method::isCarried)
                             .reopenedBy(Change.HANDLE_MOVED)
                             .asks(Asked.about(Question.named("TOY"))
-                                    .holds("OFF")
-                                    .fix("ON")
+                                    .holds("OFF", "finding.HAR-13.off")
+                                    .fix("ON", "finding.HAR-13.on")
                                     .shownIn(LookKey.DOOR, 465, "OFF"))
                             .at(StepKey.HANDLE_AND_GAP, 50));
                 }
