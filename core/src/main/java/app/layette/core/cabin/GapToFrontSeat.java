@@ -7,6 +7,7 @@ import app.layette.core.entry.ChildNow;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Dimension;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.PlaceNow;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
@@ -39,7 +40,7 @@ import java.util.stream.Stream;
  * <p>By eye: a flat hand stands for 30 mm.
  */
 @AutoService(Asking.class)
-public final class GapToFrontSeat implements Rule.OfChild {
+public final class GapToFrontSeat implements Rule.OfPlace {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("GAP"), RuleCode.CAB_10)
             .requiredOf(Method::isReclined)
             .reopenedBy(Change.CARRIER_ON_OFF, Change.FRONT_SEAT_MOVED, Change.HANDLE_MOVED)
@@ -63,7 +64,7 @@ public final class GapToFrontSeat implements Rule.OfChild {
     }
 
     @Override
-    public Verdict judge(ChildNow situation) {
+    public Verdict judge(PlaceNow situation) {
         Optional<Stamped<Fact.LengthMeasured>> byTape = situation.measured(Dimension.GAP);
         Optional<Stamped<String>> byEye = situation.answer(Question.GAP);
         if (byTape.isEmpty() && byEye.isEmpty()) {

@@ -2,10 +2,10 @@ package app.layette.core.harness;
 
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
-import app.layette.core.entry.ChildNow;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.CrotchSet;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.RestraintNow;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetValue;
@@ -31,7 +31,7 @@ import java.util.Optional;
 
 /** HAR-5: the crotch strap comes through the opening that the sheet gives at this weight, in front of the child. */
 @AutoService(Asking.class)
-public final class CrotchOpeningInUse implements Rule.OfChild {
+public final class CrotchOpeningInUse implements Rule.OfRestraint {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("CROTCH"), RuleCode.HAR_5)
             .requiredOf(Method::isThroughSlots)
             .clearedEarlier()
@@ -53,7 +53,7 @@ public final class CrotchOpeningInUse implements Rule.OfChild {
     }
 
     @Override
-    public Verdict judge(ChildNow situation) {
+    public Verdict judge(RestraintNow situation) {
         Optional<Stamped<CrotchSet>> set = situation.set(CrotchSet.class, each -> true);
         Optional<Stamped<Mass>> weight = situation.weight();
         if (set.isEmpty() || weight.isEmpty()) {

@@ -6,6 +6,7 @@ import app.layette.core.entry.Fact.SlotsSet;
 import app.layette.core.entry.Fact.WebbingMoved;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.PapersNow;
+import app.layette.core.entry.RestraintNow;
 import app.layette.core.entry.Stamped;
 import app.layette.core.finding.Finding;
 import app.layette.core.finding.RuleCode;
@@ -21,7 +22,7 @@ import java.util.Optional;
 
 /** HAR-4: the shoulder webbing comes from the same slot on both sides, and from the same in pad and shell. */
 @AutoService(Asking.class)
-public final class ThreadedAlike implements Rule.OfPapers {
+public final class ThreadedAlike implements Rule.OfRestraint {
     private static final RuleCard CARD = RuleCard.of(Conclusion.THREADED_ALIKE, RuleCode.HAR_4)
             .requiredOf(Method::isThroughSlots)
             .clearedEarlier()
@@ -34,7 +35,7 @@ public final class ThreadedAlike implements Rule.OfPapers {
     }
 
     @Override
-    public Verdict judge(PapersNow situation) {
+    public Verdict judge(RestraintNow situation) {
         Optional<Stamped<SlotsSet>> set = situation.seen(SlotsSet.class);
         if (set.isEmpty()) {
             return Verdict.open(Missing.Entry.SLOTS);

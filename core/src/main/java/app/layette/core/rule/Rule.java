@@ -22,7 +22,7 @@ public interface Rule extends Asking {
     /** The verdict on its conclusion as things are; whatever it throws is taken for broken, never for passed. */
     Verdict judge(Situation situation);
 
-    /** A rule that judges what the papers say, and nothing else. */
+    /** A rule that judges what the papers say, and what was told of them. */
     interface OfPapers extends Rule {
         Verdict judge(PapersNow papers);
 

@@ -7,6 +7,7 @@ import app.layette.core.entry.Fact.HandleSet;
 import app.layette.core.entry.Fact.QuickSeatRead;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.PapersNow;
+import app.layette.core.entry.RestraintNow;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
@@ -38,7 +39,7 @@ import java.util.stream.Stream;
  * allows nothing, and only a page read for this fitting can fill the gap.
  */
 @AutoService(Asking.class)
-public final class HandleForDriving implements Rule.OfPapers {
+public final class HandleForDriving implements Rule.OfRestraint {
     private static final RuleCard CARD = RuleCard.of(Conclusion.HANDLE, RuleCode.SEC_9)
             .requiredOf(Method::isCarried)
             .reopenedBy(Change.CARRIER_ON_OFF, Change.HANDLE_MOVED)
@@ -56,7 +57,7 @@ public final class HandleForDriving implements Rule.OfPapers {
     }
 
     @Override
-    public Verdict judge(PapersNow situation) {
+    public Verdict judge(RestraintNow situation) {
         Optional<Stamped<HandleSet>> set = situation.seen(HandleSet.class);
         if (set.isEmpty() || situation.seat().isEmpty()) {
             return Verdict.open(Missing.Entry.HANDLE);

@@ -3,6 +3,7 @@ package app.layette.core.suit;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
+import app.layette.core.entry.ChildNow;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.PapersNow;
 import app.layette.core.entry.Question;
@@ -28,7 +29,7 @@ import com.google.auto.service.AutoService;
  * says so. Where it was read and does not mind, nothing is asked.
  */
 @AutoService(Asking.class)
-public final class FeetPastEnd implements Rule.OfPapers {
+public final class FeetPastEnd implements Rule.OfChild {
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("FEET"), RuleCode.SUIT_6)
             .requiredOf(Method::isReclined)
             .clearedEarlier()
@@ -46,7 +47,7 @@ public final class FeetPastEnd implements Rule.OfPapers {
     }
 
     @Override
-    public Verdict judge(PapersNow papers) {
+    public Verdict judge(ChildNow papers) {
         if (papers.seat().isEmpty()) {
             return Verdict.open(Missing.Entry.SHEET);
         }
