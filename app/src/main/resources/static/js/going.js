@@ -35,6 +35,8 @@
       });
       const html = response.status === 200 ? await response.text() : "";
       if (mine !== last) {
+        // The hand went elsewhere meanwhile.
+        link.classList.remove("busy");
         return;
       }
       if (!html || document.getElementById("now") !== now) {
@@ -43,13 +45,16 @@
         return;
       }
       history.replaceState({ ...history.state, layette: true }, "");
-      history.pushState({ layette: true }, "", href);
+      // The same step once more is no further place to come back to.
+      history[href === location.href ? "replaceState" : "pushState"]({ layette: true }, "", href);
       typed.bring(html, { went: true });
       link.classList.remove("busy");
       keep(href);
     } catch {
       if (mine === last) {
         location.assign(href);
+      } else {
+        link.classList.remove("busy");
       }
     }
   };

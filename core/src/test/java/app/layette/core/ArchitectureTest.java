@@ -3,6 +3,8 @@ package app.layette.core;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import app.layette.core.entry.Fact;
+import app.layette.core.rule.Rule;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
@@ -31,6 +33,28 @@ class ArchitectureTest {
             .callMethod(java.time.Instant.class, "now")
             .orShould()
             .callMethod(System.class, "currentTimeMillis");
+
+    /** The log holds facts of every kind: what its part leaves out, a rule does not take from there either (decision 81). */
+    @ArchTest
+    static final ArchRule RULES_KEEP_TO_THEIR_PART = noClasses()
+            .that()
+            .areAssignableTo(Rule.OfPapers.class)
+            .or()
+            .areAssignableTo(Rule.OfChild.class)
+            .or()
+            .areAssignableTo(Rule.OfRestraint.class)
+            .should()
+            .dependOnClassesThat()
+            .belongToAnyOf(
+                    Fact.Placed.class,
+                    Fact.RollPlaced.class,
+                    Fact.DeviceSet.class,
+                    Fact.LevelRead.class,
+                    Fact.AngleRead.class,
+                    Fact.GroundMeasured.class,
+                    Fact.SillsRead.class,
+                    Fact.LeanMeasured.class,
+                    Fact.CushionMeasured.class);
 
     @ArchTest
     static final ArchRule PACKAGES_HAVE_NO_CYCLES =

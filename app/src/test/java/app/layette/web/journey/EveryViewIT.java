@@ -12,8 +12,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** Every main view: readable by machines that read aloud, on each size of screen, in light and dark. */
 class EveryViewIT {
-    private static final int WIDE = 1280;
-
     @RegisterExtension
     static final RunningApp app = RunningApp.shared();
 
@@ -107,10 +105,7 @@ class EveryViewIT {
     private static void look(Desk desk, String what) {
         desk.page().waitForLoadState();
         desk.isAccessible(what);
-        if (desk.page().viewportSize().width == WIDE) {
-            // The colours of the dark are the same on any width.
-            desk.isReadableInTheDark(what);
-        }
+        desk.isReadableInTheDark(what);
         desk.fitsItsWidth(what);
     }
 

@@ -5,17 +5,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.layette.web.support.Desk;
 import app.layette.web.support.RunningApp;
 import com.microsoft.playwright.Page;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** From step to step the page stays; what is on its way, the way back and a lost connection are kept in order. */
 class GoingIT {
     private static final String MARK = "() => { window.sameAsBefore = true; }";
     private static final String IS_SAME = "() => window.sameAsBefore === true";
-    /** As a network would that has one bar: what is sent to another step comes late, and an answer at once. */
-    private static final String STEPS_COME_LATE = "() => { const real = window.fetch;"
-            + " window.fetch = (to, how) => String(to).includes('?step=')"
-            + " ? new Promise(done => setTimeout(done, 2500)).then(() => real(to, how)) : real(to, how); }";
+    /** As a network would that has one bar: a step and an answer come as late as is said of each, in milliseconds. */
+    private static final String COME_LATE = "([step, answer]) => { const real = window.fetch;"
+            + " const late = to => String(to).includes('?step=') ? step : String(to).endsWith('/entries') ? answer : 0;"
+            + " window.fetch = (to, how) => new Promise(done => setTimeout(done, late(to))).then(() => real(to, how)); }";
 
     @RegisterExtension
     static final RunningApp app = RunningApp.shared();
@@ -60,24 +63,47 @@ class GoingIT {
         }
     }
 
-    @Test
-    void anAnswerGivenOnTheWayIsKeptAndTheHandArrivesWhereItWent() {
+    /** Whether the answer comes first or the step: the one builds the page anew, the other asks there what is new. */
+    @ParameterizedTest
+    @CsvSource({"2500, 0", "800, 3000"})
+    void anAnswerGivenOnTheWayIsKeptAndTheHandArrivesWhereItWent(int step, int answer) {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
             desk.signIn("marit").click("text=Bramwell");
             Page page = desk.page();
             int before = app.newestKinds("Bramwell", 500).size();
             desk.step("Harness the child");
             desk.click("#ask-question-clothing summary");
-            page.evaluate(STEPS_COME_LATE);
+            page.evaluate(COME_LATE, List.of(step, answer));
             page.locator("#run .step a").first().click();
             desk.tapOffline("Thin clothes only");
-            page.waitForFunction("() => location.search !== '?step=HARNESS' && !document.querySelector('.busy')");
-            page.waitForFunction("() => document.querySelector('#run .step a[aria-current=step]')"
-                    + " === document.querySelector('#run .step a')");
+            // The hand is where it went, and what is shown there knows of the answer.
+            page.waitForFunction(
+                    "seen => document.getElementById('now')?.dataset.seq === seen"
+                            + " && document.querySelector('#run .step a')?.ariaCurrent === 'step'",
+                    String.valueOf(before + 1));
+            desk.settled();
             assertThat(app.newestKinds("Bramwell", 500)).hasSize(before + 1).endsWith("answered");
-            assertThat(page.locator("#now").getAttribute("data-seq"))
-                    .as("what it shows knows of the answer")
-                    .isEqualTo(String.valueOf(before + 1));
+        }
+    }
+
+    @Test
+    void theLastOfSeveralStepsPressedIsTheOneThatIsShown() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("marit").click("text=Tamsin");
+            Page page = desk.page();
+            page.evaluate(MARK);
+            page.evaluate(COME_LATE, List.of(600, 0));
+            page.locator("#run .step a").nth(3).click();
+            page.locator("#run .step a").nth(5).click();
+            page.waitForFunction("() => document.querySelectorAll('#run .step a')[5].ariaCurrent === 'step'");
+            desk.settled();
+            assertThat(isSame(page)).isTrue();
+            assertThat(page.locator("#run [aria-current=step]").count()).isOne();
+            page.goBack();
+            page.waitForFunction("() => window.sameAsBefore === undefined && document.getElementById('now') !== null");
+            assertThat(desk.title())
+                    .as("what was passed over is no place to come back to")
+                    .isEqualTo("Hand over");
         }
     }
 
@@ -98,7 +124,7 @@ class GoingIT {
     }
 
     @Test
-    void aStepGoneToIsThereWithoutASignalAndAnotherIsNotPretended() {
+    void aStepGoneToIsThereWithoutASignal() {
         try (Desk desk = Desk.keepingPages(app.address(), 1280, 800)) {
             desk.signIn("marit").click("text=Tamsin");
             Page page = desk.page();

@@ -12,6 +12,7 @@ import java.util.function.BiFunction;
 /**
  * What one answer by eye comes to. Answers that need more than themselves are handed to {@code further}.
  *
+ * @param <N> the part of the situation that is at hand for that
  * @param question what is asked
  * @param further judges the answers that are left to the rule
  */
@@ -20,7 +21,7 @@ public record AnsweredByEye<N extends FactsNow>(
 
     public AnsweredByEye(Question question) {
         this(question, (now, answer) -> {
-            throw new IllegalStateException("The rule of " + question + " has to judge the answer " + answer.value());
+            throw leftUnjudged(question, answer.value());
         });
     }
 
@@ -50,9 +51,14 @@ public record AnsweredByEye<N extends FactsNow>(
     private static Finding.Builder finding(Question question, String answer, Weight weight) {
         String key = question.asked().findings().get(answer);
         if (key == null) {
-            throw new IllegalStateException("The rule of " + question + " has to judge the answer " + answer);
+            throw leftUnjudged(question, answer);
         }
         Finding.Builder finding = Finding.of(weight, key).changedBy(question.name());
         return weight == Weight.NOT_KNOWN ? finding.changedBy(Verdict.AGAIN) : finding;
+    }
+
+    /** What a rule throws that leaves an answer to itself and does not judge it: it is broken, and the gate stays shut. */
+    static IllegalStateException leftUnjudged(Question question, String answer) {
+        return new IllegalStateException("The rule of " + question + " has to judge the answer " + answer);
     }
 }

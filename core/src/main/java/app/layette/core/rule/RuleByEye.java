@@ -41,6 +41,6 @@ public abstract class RuleByEye implements Rule.OfPlace {
 
     /** Judges an answer that is left to the rule; a rule that leaves one to itself says what it comes to. */
     protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
-        throw new IllegalStateException("The rule of " + question() + " has to judge the answer " + answer.value());
+        throw AnsweredByEye.leftUnjudged(question(), answer.value());
     }
 }
