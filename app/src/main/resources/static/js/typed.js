@@ -129,9 +129,20 @@ window.layette = window.layette ?? {};
       step: document.getElementById("now")?.dataset.step ?? "",
       menu: document.querySelector("#now .changed-menu[open]") !== null,
       left: [...document.querySelectorAll("#now .keep input:not(:checked)")].map((tick) => tick.value),
-      scroll: window.scrollY,
     };
   };
+
+  // How far each piece is scrolled: asked of the page itself it would have to be laid out once more for every piece.
+  const scrolls = new WeakMap();
+  document.addEventListener(
+    "scroll",
+    ({ target }) => {
+      if (target instanceof Element) {
+        scrolls.set(target, target.scrollTop);
+      }
+    },
+    { capture: true, passive: true },
+  );
 
   const typedForm = (root) => {
     const here = read()[location.pathname] ?? {};
@@ -145,21 +156,27 @@ window.layette = window.layette ?? {};
    *   another step; nothing of it for others' news
    */
   const bring = (html, sent = {}) => {
-    const was = place();
     const answered = Boolean(sent.answered ?? sent.refused ?? sent.went);
+    const was = place();
+    // An answer's place is found by what follows it.
+    const scroll = answered ? 0 : window.scrollY;
     if (sent.answered) {
       forget(sent.answered);
     }
     const page = new DOMParser().parseFromString(html, "text/html");
-    for (const piece of page.querySelectorAll("body > [hx-swap-oob], main > [hx-swap-oob]")) {
+    const pieces = [...page.querySelectorAll("body > [hx-swap-oob], main > [hx-swap-oob]")]
+      .map((piece) => ({ piece, old: document.getElementById(piece.id) }))
+      .filter(({ old }) => old);
+    for (const { piece, old } of pieces) {
       piece.removeAttribute("hx-swap-oob");
-      const old = document.getElementById(piece.id);
-      if (old) {
-        const scrolled = old.scrollTop;
-        old.replaceWith(document.adoptNode(piece));
-        // Another step is read from its beginning.
-        piece.scrollTop = sent.went && piece.id === "now" ? 0 : scrolled;
-        window.htmx?.process(piece);
+      old.replaceWith(document.adoptNode(piece));
+      window.htmx?.process(piece);
+    }
+    for (const { piece, old } of pieces) {
+      const scrolled = scrolls.get(old) ?? 0;
+      // Another step is read from its beginning.
+      if (scrolled > 0 && !(sent.went && piece.id === "now")) {
+        piece.scrollTop = scrolled;
       }
     }
     bePresent();
@@ -169,7 +186,7 @@ window.layette = window.layette ?? {};
       openTyped();
     }
     if (!answered) {
-      resume(was);
+      resume(was, scroll);
     }
     document.dispatchEvent(new CustomEvent("layette:brought", { detail: { answered, went: Boolean(sent.went) } }));
   };
@@ -197,7 +214,7 @@ window.layette = window.layette ?? {};
   const shows = () =>
     [...document.querySelectorAll("main > [data-print]")].map((piece) => `${piece.id}=${piece.dataset.print}`).join(",");
 
-  const resume = (was) => {
+  const resume = (was, scroll) => {
     const now = document.getElementById("now");
     const menu = now?.querySelector(".changed-menu");
     if (was.menu && menu) {
@@ -221,7 +238,7 @@ window.layette = window.layette ?? {};
     } else if (was.id && document.activeElement === document.body) {
       document.getElementById(was.id)?.focus({ preventScroll: true });
     }
-    window.scrollTo({ top: was.scroll, behavior: "instant" });
+    window.scrollTo({ top: scroll, behavior: "instant" });
   };
 
   // A form of a fitting keeps its text wherever one went meanwhile. Any other form begins empty when it is come to anew:

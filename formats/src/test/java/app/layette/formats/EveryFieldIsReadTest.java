@@ -21,6 +21,8 @@ import app.layette.core.ride.Ride;
 import app.layette.core.ride.RideCard;
 import app.layette.core.ride.Routing;
 import app.layette.core.run.SheetSays;
+import app.layette.core.seat.SeatSheet;
+import app.layette.core.vehicle.VehicleSheet;
 import app.layette.formats.document.CaseDocument;
 import app.layette.formats.document.PlanDocument;
 import app.layette.formats.document.RefusedDocumentException;
@@ -73,7 +75,12 @@ class EveryFieldIsReadTest {
     /** A case in which a field that no shipped sheet has is tried. */
     private record Tried(String from, String part, Map<String, String> sheet, Map<String, String> before) {}
 
+    /** Reading a sheet is most of the work here, and of two sheets one stays as it is. */
+    private static final int SHEETS_KEPT = 64;
+
     private final Map<String, Said> plans = new LinkedHashMap<>();
+    private final Map<JsonNode, SeatSheet> seats = lastUsed();
+    private final Map<JsonNode, VehicleSheet> cars = lastUsed();
     private final Map<String, List<Variant>> variants = new LinkedHashMap<>();
 
     @Test
@@ -224,11 +231,20 @@ class EveryFieldIsReadTest {
     }
 
     /** The same fitting with the sheets of another document: its entries are read and checked once. */
-    private static CaseDocument withSheets(CaseDocument read, ObjectNode document) {
+    private CaseDocument withSheets(CaseDocument read, ObjectNode document) {
         Sheets sheets = new Sheets(
-                List.of(SheetReader.seat(sheet(document, "seat").toString())),
-                List.of(SheetReader.vehicle(sheet(document, "car").toString())));
+                List.of(seats.computeIfAbsent(sheet(document, "seat"), each -> SheetReader.seat(each.toString()))),
+                List.of(cars.computeIfAbsent(sheet(document, "car"), each -> SheetReader.vehicle(each.toString()))));
         return new CaseDocument(read.practice(), sheets, read.record(), read.date());
+    }
+
+    private static <V> Map<JsonNode, V> lastUsed() {
+        return new LinkedHashMap<>(SHEETS_KEPT, 0.75f, true) {
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<JsonNode, V> eldest) {
+                return size() > SHEETS_KEPT;
+            }
+        };
     }
 
     private static ObjectNode document(String from) {

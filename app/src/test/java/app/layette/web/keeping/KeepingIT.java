@@ -37,7 +37,8 @@ class KeepingIT {
         builder.environment().put("LAYETTE_DB_PASSWORD", database.password());
         builder.environment().put("LAYETTE_JAR", Unpacked.jar().toString());
         // It lives for seconds.
-        builder.environment().put("JDK_JAVA_OPTIONS", "-XX:TieredStopAtLevel=1");
+        builder.environment()
+                .put("JDK_JAVA_OPTIONS", "-XX:TieredStopAtLevel=1 " + String.join(" ", Unpacked.startsQuicker()));
         builder.redirectErrorStream(true);
         Process process = builder.start();
         String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8).strip();

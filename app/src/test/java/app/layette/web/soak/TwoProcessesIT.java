@@ -37,8 +37,8 @@ class TwoProcessesIT {
 
     @Test
     void oneIsKilledWhileBothServe() throws Exception {
-        TestDatabase database = TestDatabase.create();
-        RunningApp one = new RunningApp(database);
+        RunningApp one = RunningApp.apart();
+        TestDatabase database = one.database();
         RunningApp other = new RunningApp(database);
         Proxy proxy = new Proxy(one.address(), other.address());
         ExecutorService hands = Executors.newFixedThreadPool(NAMES.length);

@@ -7,7 +7,6 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse.BodyHandlers;
-import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.PreparedStatement;
@@ -15,8 +14,10 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.junit.jupiter.api.extension.BeforeEachCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.TestExecutionExceptionHandler;
@@ -51,22 +52,37 @@ public final class RunningApp implements BeforeEachCallback, TestExecutionExcept
 
     public static RunningApp shared() {
         if (shared == null) {
-            shared = new RunningApp(TestDatabase.create());
-            // Every journey can be run over tables that are split by point.
-            int parts = Integer.getInteger("layette.partitions", 0);
-            if (parts > 0) {
-                shared.kill();
-                shared.split(parts);
-                shared.start();
-            }
+            shared = new RunningApp(withDemoData().another());
             shared.database.keep();
         }
         return shared;
     }
 
+    /** A database with the demo data, loaded once a build and day by whichever machine that runs tests comes first. */
+    private static TestDatabase withDemoData() {
+        // Every journey can be run over tables that are split by point.
+        int parts = Integer.getInteger("layette.partitions", 0);
+        return Unpacked.oneAtATime("first-start", () -> {
+            TestDatabase loaded = TestDatabase.named("demo_%s_%s_%s"
+                    .formatted(Unpacked.madeAt(), LocalDate.now(), parts)
+                    .replaceAll("[^A-Za-z0-9]", "_")
+                    .toLowerCase(Locale.ROOT));
+            if (!loaded.isKept()) {
+                RunningApp first = new RunningApp(TestDatabase.create(loaded.port(), loaded.password(), loaded.name()));
+                Unpacked.keepClasses(first.process);
+                first.kill();
+                if (parts > 0) {
+                    first.split(parts);
+                }
+                loaded.keep();
+            }
+            return loaded;
+        });
+    }
+
     /** One that may be broken without harm to the shared one. */
     public static RunningApp apart() {
-        return new RunningApp(shared == null ? TestDatabase.create() : shared.database.another(), AT_ONCE);
+        return new RunningApp(withDemoData().another(), AT_ONCE);
     }
 
     /** One whose buttons must stand as long as for real hands before a press counts. */
@@ -168,16 +184,18 @@ public final class RunningApp implements BeforeEachCallback, TestExecutionExcept
 
     /** Starts it and waits until it says that it is ready. */
     public void start() {
-        ProcessBuilder builder = new ProcessBuilder(List.of(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+        String jar = Unpacked.jar().toString();
+        List<String> command = new ArrayList<>(List.of(
+                Unpacked.java("java"),
                 "-Xmx512m",
                 "-XX:+UseSerialGC",
                 // It lives for minutes: what the slower compiler gives is never earned back.
                 "-XX:TieredStopAtLevel=1",
                 // A connection may be cut by restoring the database at any time.
-                "-Dcom.zaxxer.hikari.aliveBypassWindowMs=0",
-                "-jar",
-                Unpacked.jar().toString()));
+                "-Dcom.zaxxer.hikari.aliveBypassWindowMs=0"));
+        command.addAll(Unpacked.startsQuicker());
+        command.addAll(List.of("-jar", jar));
+        ProcessBuilder builder = new ProcessBuilder(command);
         builder.environment().put("LAYETTE_MODE", "demo");
         builder.environment().put("LAYETTE_PORT", String.valueOf(port));
         builder.environment().put("LAYETTE_DB_URL", database.url());

@@ -2,6 +2,7 @@ package app.layette.web.support;
 
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.UUID;
@@ -15,6 +16,24 @@ public record TestDatabase(String port, String name, String password) {
         String password = needed("LAYETTE_TEST_DB_PASSWORD");
         String name = "t_" + UUID.randomUUID().toString().replace("-", "");
         return create(port, password, name);
+    }
+
+    /** One of a name that others find it by; empty where nobody has kept it yet, which {@link #keep} does. */
+    static TestDatabase named(String name) {
+        return new TestDatabase(needed("LAYETTE_TEST_DB_PORT"), name, needed("LAYETTE_TEST_DB_PASSWORD"));
+    }
+
+    /** Whether what was in it has been kept, for {@link #another}. */
+    boolean isKept() {
+        String server = "jdbc:postgresql://127.0.0.1:" + port + "/postgres";
+        try (Connection connection = DriverManager.getConnection(server, USER, password);
+                PreparedStatement statement =
+                        connection.prepareStatement("select 1 from pg_database where datname = ?")) {
+            statement.setString(1, name + "_kept");
+            return statement.executeQuery().next();
+        } catch (SQLException e) {
+            throw new IllegalStateException("The databases cannot be listed", e);
+        }
     }
 
     /** A new, empty database in a cluster of somebody's own. */
