@@ -45,16 +45,21 @@ class ToAddTest {
 
             /** HAR-13: no toy hangs from the handle. */
             @AutoService(Asking.class)
-            public final class NoToy extends RuleByEye {
+            public final class NoToy extends RuleByEye<NoToy.Answer> {
+                public enum Answer {
+                    OFF,
+                    ON
+                }
+
                 public NoToy() {
                     super(RuleCard.of(Conclusion.named("NO_TOY"), RuleCode.named("HAR_13"))
                             .requiredOf(Method::isCarried)
                             .reopenedBy(Change.HANDLE_MOVED)
-                            .asks(Asked.about(Question.named("TOY"))
-                                    .holds("OFF", "finding.HAR-13.off")
-                                    .fix("ON", "finding.HAR-13.on")
-                                    .shownIn(LookKey.DOOR, 465, "OFF"))
-                            .at(StepKey.HANDLE_AND_GAP, 50));
+                            .asks(Asked.about(Question.named("TOY"), Answer.class)
+                                    .holds(Answer.OFF, "finding.HAR-13.off")
+                                    .fix(Answer.ON, "finding.HAR-13.on")
+                                    .shownIn(LookKey.DOOR, 465, Answer.OFF))
+                            .at(StepKey.HANDLE_AND_GAP, 50), Answer.class);
                 }
             }
             """;

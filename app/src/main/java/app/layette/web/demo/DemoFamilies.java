@@ -17,7 +17,14 @@ import static app.layette.web.demo.FamilyScript.measures;
 import static app.layette.web.demo.FamilyScript.taughtAndCheckedAgain;
 import static app.layette.web.demo.FamilyScript.threaded;
 
+import app.layette.core.cabin.FloorAndLeg;
+import app.layette.core.cabin.GapToFrontSeat;
+import app.layette.core.cabin.OneSystem;
+import app.layette.core.cabin.SitsWhole;
 import app.layette.core.child.Sex;
+import app.layette.core.condition.BaseFitsCarrier;
+import app.layette.core.condition.KnownHistory;
+import app.layette.core.condition.NoCrash;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Author;
 import app.layette.core.entry.Fact;
@@ -25,9 +32,19 @@ import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.evidence.SheetVersion;
+import app.layette.core.handover.CautionsGiven;
+import app.layette.core.harness.NothingThickUnder;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
+import app.layette.core.recline.GroundLevel;
 import app.layette.core.seat.HandlePosition;
+import app.layette.core.secure.BeltPath;
+import app.layette.core.secure.InchTest;
+import app.layette.core.secure.LockOffClosed;
+import app.layette.core.secure.LockProof;
+import app.layette.core.secure.OwnBuckle;
+import app.layette.core.secure.Windows;
+import app.layette.core.suit.HeadRoom;
 import app.layette.core.vehicle.PositionId;
 import app.layette.web.account.Point;
 import app.layette.web.account.Viewing;
@@ -146,9 +163,9 @@ class DemoFamilies {
         labels(family, "WT-210", "2023-04", "WB-21", "2023-03");
         cleared(family);
         inThimbleOnAnchors(family, true, 210, 336);
-        answer(family, Question.GAP, "FLAT_HAND");
+        answer(family, Question.GAP, GapToFrontSeat.Answer.FLAT_HAND);
         taughtAndCheckedAgain(family, HandlePosition.UP);
-        answer(family, Question.CAUTIONS, "GIVEN");
+        answer(family, Question.CAUTIONS, CautionsGiven.Answer.GIVEN);
         return family;
     }
 
@@ -160,8 +177,8 @@ class DemoFamilies {
         LocalDate made = viewing.today(point).minusYears(9).minusMonths(7);
         String month = made.toString().substring(0, 7);
         labels(family, "SK8-A", month, "SKB-1", month);
-        answer(family, Question.HISTORY, "KNOWN_DONOR");
-        answer(family, Question.CRASH, "NONE");
+        answer(family, Question.HISTORY, KnownHistory.Answer.KNOWN_DONOR);
+        answer(family, Question.CRASH, NoCrash.Answer.NONE);
         return family;
     }
 
@@ -174,7 +191,7 @@ class DemoFamilies {
         cleared(family);
         insert(family, "insert", true);
         family.add(How.MEASURED, new Fact.ShoulderSeen(RIDER, 1));
-        answer(family, Question.HEAD_ROOM, "AT_LEAST_50");
+        answer(family, Question.HEAD_ROOM, HeadRoom.Answer.AT_LEAST_50);
         threaded(family, 3, 1, "short");
         return family;
     }
@@ -187,7 +204,7 @@ class DemoFamilies {
         labels(family, "H-40", "2022-11", "HS-4", "2022-11");
         cleared(family);
         family.add(How.MEASURED, height(Fact.Dimension.SHOULDER, 232));
-        answer(family, Question.HEAD_ROOM, "AT_LEAST_50");
+        answer(family, Question.HEAD_ROOM, HeadRoom.Answer.AT_LEAST_50);
         threaded(family, 1, 1, "only loop");
         car(family, "corvane-estate", 2, "2-LEFT");
         base(family, "");
@@ -205,7 +222,7 @@ class DemoFamilies {
         cleared(family);
         insert(family, "insert", true);
         family.add(How.MEASURED, height(Fact.Dimension.SHOULDER, 201));
-        answer(family, Question.HEAD_ROOM, "AT_LEAST_50");
+        answer(family, Question.HEAD_ROOM, HeadRoom.Answer.AT_LEAST_50);
         threaded(family, 1, 1, "short");
         return family;
     }
@@ -216,15 +233,15 @@ class DemoFamilies {
         child(family, new Fact.ChildDescribed(RIDER, born(point, 40), 283, Sex.FEMALE, Mass.ofGrams(3610)));
         measures(family, Mass.ofPoundsAndOunces(10, 2), Length.ofInches(22));
         labels(family, "SK8-B", "2023-10", "SKB-2", "2023-10");
-        answer(family, Question.BASE_SET_UP, "AS_SHEET");
+        answer(family, Question.BASE_SET_UP, BaseFitsCarrier.Answer.AS_SHEET);
         cleared(family);
         insert(family, "insert", true);
         family.add(How.MEASURED, height(Fact.Dimension.SHOULDER, 246));
-        answer(family, Question.HEAD_ROOM, "AT_LEAST_50");
+        answer(family, Question.HEAD_ROOM, HeadRoom.Answer.AT_LEAST_50);
         threaded(family, 1, 1, "");
         car(family, "pallander-dray", 1, "2-RIGHT");
         base(family, "4");
-        answer(family, Question.LEG, "LOCKED_ON_FLOOR");
+        answer(family, Question.LEG, FloorAndLeg.Answer.LOCKED_ON_FLOOR);
         return family;
     }
 
@@ -238,11 +255,11 @@ class DemoFamilies {
         insert(family, "head", false);
         insert(family, "body", true);
         family.add(How.MEASURED, new Fact.ShoulderSeen(RIDER, 1));
-        answer(family, Question.HEAD_ROOM, "AT_LEAST_50");
+        answer(family, Question.HEAD_ROOM, HeadRoom.Answer.AT_LEAST_50);
         threaded(family, 1, 1, "short");
         car(family, "corvane-estate", 2, "2-RIGHT");
         base(family, "5");
-        answer(family, Question.CLOTHING, "COAT_UNDER_STRAPS");
+        answer(family, Question.CLOTHING, NothingThickUnder.Answer.COAT_UNDER_STRAPS);
         return family;
     }
 
@@ -260,18 +277,18 @@ class DemoFamilies {
         threaded(family, 1, 1, "short");
         family.add(How.MEASURED, new Fact.SheetAdopted("corvane-estate", 2, Fact.Adoption.ADOPTED, null));
         family.add(How.MEASURED, new Fact.Placed(UNIT, PositionId.parse("2-MIDDLE"), Method.BASE_BELT));
-        answer(family, Question.GROUND, "LEVEL");
+        answer(family, Question.GROUND, GroundLevel.Answer.LEVEL);
         acted(family, Act.PREPARED);
         family.add(How.MEASURED, new Fact.DeviceSet(UNIT, "2"));
-        answer(family, Question.BELT_ROUTE, "STRAIGHT_IN_PATH");
-        answer(family, Question.BUCKLE, "ITS_OWN");
+        answer(family, Question.BELT_ROUTE, BeltPath.Answer.STRAIGHT_IN_PATH);
+        answer(family, Question.BUCKLE, OwnBuckle.Answer.ITS_OWN);
         acted(family, Act.TIGHTENED);
-        answer(family, Question.LOCK_OFF, "CLOSED");
-        answer(family, Question.LOCK_PROOF, "HELD");
-        answer(family, Question.SITS_WHOLE, "WHOLE");
-        answer(family, Question.SYSTEMS, "BELT_ALONE");
-        answer(family, Question.MOVEMENT, "UNDER_AN_INCH");
-        answer(family, Question.WINDOWS, "ALL_LOCKED");
+        answer(family, Question.LOCK_OFF, LockOffClosed.Answer.CLOSED);
+        answer(family, Question.LOCK_PROOF, LockProof.Answer.HELD);
+        answer(family, Question.SITS_WHOLE, SitsWhole.Answer.WHOLE);
+        answer(family, Question.SYSTEMS, OneSystem.Answer.BELT_ALONE);
+        answer(family, Question.MOVEMENT, InchTest.Answer.UNDER_AN_INCH);
+        answer(family, Question.WINDOWS, Windows.Answer.ALL_LOCKED);
         childIn(family);
         acted(family, Act.TIGHTENED);
         return family;

@@ -1,5 +1,14 @@
 package app.layette.web.demo;
 
+import app.layette.core.cabin.GapToFrontSeat;
+import app.layette.core.cabin.OneSystem;
+import app.layette.core.cabin.SitsWhole;
+import app.layette.core.condition.ApprovedHere;
+import app.layette.core.condition.KnownHistory;
+import app.layette.core.condition.ManualsAtHand;
+import app.layette.core.condition.NoCrash;
+import app.layette.core.condition.NoOpenRecall;
+import app.layette.core.condition.PartsComplete;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
@@ -7,10 +16,24 @@ import app.layette.core.entry.Method;
 import app.layette.core.entry.PartialDate;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.TeachItem;
+import app.layette.core.harness.ClipAtArmpits;
+import app.layette.core.harness.HarnessSnug;
+import app.layette.core.harness.NothingThickUnder;
+import app.layette.core.harness.SnugAtShortest;
+import app.layette.core.harness.SupportBesideChild;
+import app.layette.core.harness.WebbingHome;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
+import app.layette.core.recline.GroundLevel;
+import app.layette.core.recline.LevelWithChild;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator;
+import app.layette.core.secure.AnchorStrap;
+import app.layette.core.secure.AnchorsClicked;
+import app.layette.core.secure.CarrierClicked;
+import app.layette.core.secure.InchTest;
+import app.layette.core.secure.Windows;
+import app.layette.core.suit.ScreeningDone;
 import app.layette.core.vehicle.PositionId;
 import app.layette.web.fitting.Beginnings;
 import app.layette.web.fitting.NewFamily;
@@ -25,7 +48,7 @@ final class FamilyScript {
 
     static void child(NewFamily family, Fact.ChildDescribed child) {
         family.add(How.TOLD, child);
-        family.add(How.TOLD, new Fact.Answered(UNIT, Question.CONDITION, "NONE"));
+        family.add(How.TOLD, new Fact.Answered(UNIT, Question.CONDITION, ScreeningDone.Answer.NONE));
         family.add(How.TOLD, new Fact.Ordered(RIDER, Fact.OrderKind.NONE, null, null, null));
     }
 
@@ -37,15 +60,15 @@ final class FamilyScript {
     static void labels(NewFamily family, String carrier, String made, String base, String baseMade) {
         family.add(LABEL, new Fact.LabelRead(UNIT, Fact.Part.CARRIER, carrier, PartialDate.parse(made), null));
         family.add(LABEL, new Fact.LabelRead(UNIT, Fact.Part.BASE, base, PartialDate.parse(baseMade), null));
-        answer(family, Question.APPROVAL, "ON_LABEL");
+        answer(family, Question.APPROVAL, ApprovedHere.Answer.ON_LABEL);
     }
 
     static void cleared(NewFamily family) {
-        answer(family, Question.HISTORY, "OWNED_FROM_NEW");
-        answer(family, Question.CRASH, "NONE");
-        answer(family, Question.RECALL, "NONE_OPEN");
-        answer(family, Question.PARTS, "COMPLETE");
-        answer(family, Question.MANUALS, "BOTH");
+        answer(family, Question.HISTORY, KnownHistory.Answer.OWNED_FROM_NEW);
+        answer(family, Question.CRASH, NoCrash.Answer.NONE);
+        answer(family, Question.RECALL, NoOpenRecall.Answer.NONE_OPEN);
+        answer(family, Question.PARTS, PartsComplete.Answer.COMPLETE);
+        answer(family, Question.MANUALS, ManualsAtHand.Answer.BOTH);
     }
 
     static void insert(NewFamily family, String piece, boolean in) {
@@ -59,14 +82,14 @@ final class FamilyScript {
     static void threaded(NewFamily family, int slot, int opening, String loop) {
         family.add(How.MEASURED, new Fact.SlotsSet(UNIT, slot, slot, slot, slot, loop));
         family.add(How.MEASURED, new Fact.CrotchSet(UNIT, opening));
-        answer(family, Question.WEBBING, "STRAIGHT_HOME_AND_FREE");
-        answer(family, Question.SNUG_SHORTEST, "SNUG");
+        answer(family, Question.WEBBING, WebbingHome.Answer.STRAIGHT_HOME_AND_FREE);
+        answer(family, Question.SNUG_SHORTEST, SnugAtShortest.Answer.SNUG);
     }
 
     static void car(NewFamily family, String sheet, int version, String position) {
         family.add(How.MEASURED, new Fact.SheetAdopted(sheet, version, Fact.Adoption.ADOPTED, null));
         family.add(How.MEASURED, new Fact.Placed(UNIT, PositionId.parse(position), Method.BASE_FLEXIBLE_ANCHORS));
-        answer(family, Question.GROUND, "LEVEL");
+        answer(family, Question.GROUND, GroundLevel.Answer.LEVEL);
         acted(family, Act.PREPARED);
     }
 
@@ -76,25 +99,25 @@ final class FamilyScript {
         } else {
             family.add(How.MEASURED, new Fact.RollPlaced(UNIT, Fact.RollKind.NONE, null, null, null, null, null, null));
         }
-        answer(family, Question.ANCHORS_HOOKED, "BOTH_CLICKED");
+        answer(family, Question.ANCHORS_HOOKED, AnchorsClicked.Answer.BOTH_CLICKED);
         acted(family, Act.TIGHTENED);
-        answer(family, Question.STRAP, "STRAIGHT_AND_STOWED");
-        answer(family, Question.SITS_WHOLE, "WHOLE");
-        answer(family, Question.SYSTEMS, "ANCHORS_ALONE");
-        answer(family, Question.MOVEMENT, "UNDER_AN_INCH");
-        answer(family, Question.WINDOWS, "ALL_LOCKED");
+        answer(family, Question.STRAP, AnchorStrap.Answer.STRAIGHT_AND_STOWED);
+        answer(family, Question.SITS_WHOLE, SitsWhole.Answer.WHOLE);
+        answer(family, Question.SYSTEMS, OneSystem.Answer.ANCHORS_ALONE);
+        answer(family, Question.MOVEMENT, InchTest.Answer.UNDER_AN_INCH);
+        answer(family, Question.WINDOWS, Windows.Answer.ALL_LOCKED);
     }
 
     static void childIn(NewFamily family) {
-        answer(family, Question.SUPPORT, "NONE");
-        answer(family, Question.CLOTHING, "THIN");
-        answer(family, Question.SNUG, "SNUG");
-        answer(family, Question.CLIP, "ARMPIT");
+        answer(family, Question.SUPPORT, SupportBesideChild.Answer.NONE);
+        answer(family, Question.CLOTHING, NothingThickUnder.Answer.THIN);
+        answer(family, Question.SNUG, HarnessSnug.Answer.SNUG);
+        answer(family, Question.CLIP, ClipAtArmpits.Answer.ARMPIT);
         acted(family, Act.CARRIER_ON);
-        answer(family, Question.CLICK, "CLICKED_AND_LIFTED");
-        answer(family, Question.WINDOWS, "ALL_LOCKED");
+        answer(family, Question.CLICK, CarrierClicked.Answer.CLICKED_AND_LIFTED);
+        answer(family, Question.WINDOWS, Windows.Answer.ALL_LOCKED);
         levelInside(family);
-        answer(family, Question.SIDES, "ALIKE");
+        answer(family, Question.SIDES, LevelWithChild.Answer.ALIKE);
     }
 
     /** The usual seat of the house, fixed with anchors behind the passenger, and the child in it. */
@@ -121,21 +144,21 @@ final class FamilyScript {
                 family.add(How.MEASURED, new Fact.Taught(UNIT, item, Fact.TeachOutcome.DONE, null));
             }
         }
-        answer(family, Question.STRAP, "STRAIGHT_AND_STOWED");
-        answer(family, Question.SITS_WHOLE, "WHOLE");
-        answer(family, Question.MOVEMENT, "UNDER_AN_INCH");
-        answer(family, Question.CLOTHING, "THIN");
-        answer(family, Question.SNUG, "SNUG");
-        answer(family, Question.CLIP, "ARMPIT");
-        answer(family, Question.CLICK, "CLICKED_AND_LIFTED");
-        answer(family, Question.WINDOWS, "ALL_LOCKED");
+        answer(family, Question.STRAP, AnchorStrap.Answer.STRAIGHT_AND_STOWED);
+        answer(family, Question.SITS_WHOLE, SitsWhole.Answer.WHOLE);
+        answer(family, Question.MOVEMENT, InchTest.Answer.UNDER_AN_INCH);
+        answer(family, Question.CLOTHING, NothingThickUnder.Answer.THIN);
+        answer(family, Question.SNUG, HarnessSnug.Answer.SNUG);
+        answer(family, Question.CLIP, ClipAtArmpits.Answer.ARMPIT);
+        answer(family, Question.CLICK, CarrierClicked.Answer.CLICKED_AND_LIFTED);
+        answer(family, Question.WINDOWS, Windows.Answer.ALL_LOCKED);
         levelInside(family);
-        answer(family, Question.SIDES, "ALIKE");
+        answer(family, Question.SIDES, LevelWithChild.Answer.ALIKE);
         family.add(How.MEASURED, new Fact.HandleSet(UNIT, handle));
-        answer(family, Question.GAP, "FLAT_HAND");
+        answer(family, Question.GAP, GapToFrontSeat.Answer.FLAT_HAND);
     }
 
-    static void answer(NewFamily family, Question question, String answer) {
+    static void answer(NewFamily family, Question question, Enum<?> answer) {
         family.add(How.MEASURED, new Fact.Answered(UNIT, question, answer));
     }
 
@@ -146,7 +169,7 @@ final class FamilyScript {
     /** The label of a restraint that has no base, or rides without it. */
     static void shellLabel(NewFamily family, String model, String made) {
         family.add(LABEL, new Fact.LabelRead(UNIT, Fact.Part.CARRIER, model, PartialDate.parse(made), null));
-        answer(family, Question.APPROVAL, "ON_LABEL");
+        answer(family, Question.APPROVAL, ApprovedHere.Answer.ON_LABEL);
     }
 
     static void placed(NewFamily family, String sheet, int version, String position, Method method) {

@@ -20,6 +20,9 @@ import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
+import app.layette.core.recline.GroundLevel;
+import app.layette.core.suit.HeadRoom;
+import app.layette.core.suit.ScreeningDone;
 import app.layette.web.fitting.NewFamily;
 import java.time.LocalDate;
 
@@ -34,7 +37,7 @@ final class FlatAndBaselessFamilies {
     /** Isolde: 1.9 kg at 33 weeks; her clinicians want her flat, so she rides in a car bed. */
     NewFamily carBed(NewFamily family) {
         family.add(How.TOLD, new Fact.ChildDescribed(RIDER, today.minusDays(18), 233, Sex.FEMALE, Mass.ofGrams(1820)));
-        family.add(How.TOLD, new Fact.Answered(UNIT, Question.CONDITION, "NONE"));
+        family.add(How.TOLD, new Fact.Answered(UNIT, Question.CONDITION, ScreeningDone.Answer.NONE));
         family.add(
                 How.TOLD,
                 new Fact.Ordered(RIDER, Fact.OrderKind.FLAT, "neonatal nurse", today.minusDays(2), today.plusDays(26)));
@@ -50,13 +53,13 @@ final class FlatAndBaselessFamilies {
     /** Rowan: a lay-flat carrier across two places of the second row. */
     NewFamily layFlat(NewFamily family) {
         family.add(How.TOLD, new Fact.ChildDescribed(RIDER, today.minusDays(30), 276, Sex.MALE, Mass.ofGrams(3300)));
-        family.add(How.TOLD, new Fact.Answered(UNIT, Question.CONDITION, "NONE"));
+        family.add(How.TOLD, new Fact.Answered(UNIT, Question.CONDITION, ScreeningDone.Answer.NONE));
         family.add(How.TOLD, new Fact.Ordered(RIDER, Fact.OrderKind.NONE, null, null, null));
         measures(family, Mass.ofGrams(4100), Length.ofCentimetres(54));
         shellLabel(family, "SV-20", "2022-07");
         cleared(family);
         family.add(How.MEASURED, height(Fact.Dimension.SHOULDER, 236));
-        answer(family, Question.HEAD_ROOM, "AT_LEAST_50");
+        answer(family, Question.HEAD_ROOM, HeadRoom.Answer.AT_LEAST_50);
         threaded(family, 1, 1, "only loop");
         family.add(How.MEASURED, new Fact.SheetAdopted("corvane-estate", 2, Fact.Adoption.ADOPTED, null));
         return family;
@@ -65,17 +68,17 @@ final class FlatAndBaselessFamilies {
     /** Bastian: a taxi home without the base; the belt reaches round the shell only when it is buckled last. */
     NewFamily taxi(NewFamily family) {
         family.add(How.TOLD, new Fact.ChildDescribed(RIDER, today.minusDays(3), 281, Sex.MALE, Mass.ofGrams(3480)));
-        family.add(How.TOLD, new Fact.Answered(UNIT, Question.CONDITION, "NONE"));
+        family.add(How.TOLD, new Fact.Answered(UNIT, Question.CONDITION, ScreeningDone.Answer.NONE));
         family.add(How.TOLD, new Fact.Ordered(RIDER, Fact.OrderKind.NONE, null, null, null));
         measures(family, Mass.ofGrams(3390), Length.ofCentimetres(51));
         shellLabel(family, "SK8-B", "2024-04");
         cleared(family);
         insert(family, "insert", true);
         family.add(How.MEASURED, height(Fact.Dimension.SHOULDER, 226));
-        answer(family, Question.HEAD_ROOM, "AT_LEAST_50");
+        answer(family, Question.HEAD_ROOM, HeadRoom.Answer.AT_LEAST_50);
         threaded(family, 1, 1, "");
         placed(family, "corvane-hack", 1, "2-RIGHT", Method.BASELESS_EUROPEAN);
-        answer(family, Question.GROUND, "LEVEL");
+        answer(family, Question.GROUND, GroundLevel.Answer.LEVEL);
         acted(family, Act.PREPARED);
         return family;
     }

@@ -15,6 +15,7 @@ import app.layette.core.entry.How;
 import app.layette.core.entry.Question;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
+import app.layette.core.suit.HeadRoom;
 import app.layette.web.fitting.NewFamily;
 import java.time.LocalDate;
 
@@ -38,7 +39,7 @@ final class HarnessFamilies {
                 How.MEASURED,
                 new Fact.LengthMeasured(
                         RIDER, Fact.Dimension.SHOULDER, Length.ofMillimetres(228), Fact.InsertState.BARE));
-        answer(family, Question.HEAD_ROOM, "AT_LEAST_50");
+        answer(family, Question.HEAD_ROOM, HeadRoom.Answer.AT_LEAST_50);
         threaded(family, 1, 2, "short");
         return family;
     }

@@ -14,6 +14,7 @@ import static app.layette.web.demo.FamilyScript.placed;
 import static app.layette.web.demo.FamilyScript.threaded;
 
 import app.layette.core.child.Sex;
+import app.layette.core.condition.BaseFitsCarrier;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
@@ -22,7 +23,9 @@ import app.layette.core.entry.Question;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
+import app.layette.core.recline.GroundLevel;
 import app.layette.core.seat.Indicator.Reading;
+import app.layette.core.suit.HeadRoom;
 import app.layette.web.fitting.NewFamily;
 import java.time.LocalDate;
 
@@ -39,11 +42,11 @@ final class ReclineFamilies {
         child(family, new Fact.ChildDescribed(RIDER, today.minusDays(9), 278, Sex.MALE, Mass.ofGrams(3520)));
         measures(family, Mass.ofGrams(3410), Length.ofCentimetres(51));
         labels(family, "SK8-B", "2024-02", "SKB-2", "2024-02");
-        answer(family, Question.BASE_SET_UP, "AS_SHEET");
+        answer(family, Question.BASE_SET_UP, BaseFitsCarrier.Answer.AS_SHEET);
         cleared(family);
         insert(family, "insert", true);
         family.add(How.MEASURED, height(Fact.Dimension.SHOULDER, 224));
-        answer(family, Question.HEAD_ROOM, "AT_LEAST_50");
+        answer(family, Question.HEAD_ROOM, HeadRoom.Answer.AT_LEAST_50);
         threaded(family, 1, 1, "");
         placed(family, "corvane-estate", 2, "2-LEFT", Method.BASE_FLEXIBLE_ANCHORS);
         family.add(How.MEASURED, new Fact.GroundMeasured(UNIT, Angle.ofDegrees(2)));
@@ -61,10 +64,10 @@ final class ReclineFamilies {
         cleared(family);
         insert(family, "insert", true);
         family.add(How.MEASURED, height(Fact.Dimension.SHOULDER, 229));
-        answer(family, Question.HEAD_ROOM, "AT_LEAST_50");
+        answer(family, Question.HEAD_ROOM, HeadRoom.Answer.AT_LEAST_50);
         threaded(family, 1, 1, "");
         placed(family, "corvane-estate", 2, "2-RIGHT", Method.BASE_RIGID_LEG);
-        answer(family, Question.GROUND, "LEVEL");
+        answer(family, Question.GROUND, GroundLevel.Answer.LEVEL);
         acted(family, Act.PREPARED);
         return family;
     }
@@ -76,10 +79,10 @@ final class ReclineFamilies {
         labels(family, "H-40", "2023-05", "HS-4", "2023-05");
         cleared(family);
         family.add(How.MEASURED, height(Fact.Dimension.SHOULDER, 231));
-        answer(family, Question.HEAD_ROOM, "AT_LEAST_50");
+        answer(family, Question.HEAD_ROOM, HeadRoom.Answer.AT_LEAST_50);
         threaded(family, 1, 1, "only loop");
         placed(family, "corvane-estate", 2, "2-RIGHT", Method.BASE_FLEXIBLE_ANCHORS);
-        answer(family, Question.GROUND, "LEVEL");
+        answer(family, Question.GROUND, GroundLevel.Answer.LEVEL);
         acted(family, Act.PREPARED);
         return family;
     }

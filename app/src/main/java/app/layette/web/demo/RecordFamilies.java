@@ -10,12 +10,15 @@ import static app.layette.web.demo.FamilyScript.labels;
 import static app.layette.web.demo.FamilyScript.measures;
 import static app.layette.web.demo.FamilyScript.taughtAndCheckedAgain;
 
+import app.layette.core.cabin.GapToFrontSeat;
 import app.layette.core.child.Sex;
+import app.layette.core.condition.Registration;
 import app.layette.core.entry.Area;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Misuse;
 import app.layette.core.entry.Question;
+import app.layette.core.handover.CautionsGiven;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.seat.HandlePosition;
@@ -47,7 +50,7 @@ final class RecordFamilies {
         measures(family, mass, Length.ofCentimetres(53.5));
         labels(family, "WT-211", "2025-02", "WB-21", "2025-02");
         cleared(family);
-        answer(family, Question.REGISTRATION, "NOT_YET");
+        answer(family, Question.REGISTRATION, Registration.Answer.NOT_YET);
         inThimbleOnAnchors(family, false, 226, 352);
     }
 
@@ -58,9 +61,9 @@ final class RecordFamilies {
                 List.of(Misuse.CLIP_LOW, Misuse.BASE_LOOSE),
                 List.of(Area.LABEL, Area.CHILD, Area.HANDLE, Area.LEVEL, Area.ANCHORS, Area.LEG, Area.PLACE));
         beginning(family, SEALED_DAYS_AGO, Mass.ofGrams(4350));
-        answer(family, Question.GAP, "FLAT_HAND");
+        answer(family, Question.GAP, GapToFrontSeat.Answer.FLAT_HAND);
         taughtAndCheckedAgain(family, HandlePosition.UP);
-        answer(family, Question.CAUTIONS, "GIVEN");
+        answer(family, Question.CAUTIONS, CautionsGiven.Answer.GIVEN);
         family.add(How.MEASURED, new Fact.CaregiverSigned(UNIT, "OB"));
         family.add(How.MEASURED, new Fact.Ended(UNIT, Fact.Ending.HANDED_OVER, null, null, null));
         return family.pause(Duration.ofDays(12))
@@ -71,7 +74,7 @@ final class RecordFamilies {
     NewFamily leftOpen(NewFamily family) {
         walk(family, List.of(Misuse.TOUCHES_FRONT_SEAT), List.of(Area.HARNESS, Area.BASE));
         beginning(family, LEFT_DAYS_AGO, Mass.ofGrams(4200));
-        answer(family, Question.GAP, "TOUCHES");
+        answer(family, Question.GAP, GapToFrontSeat.Answer.TOUCHES);
         return family.add(
                 How.MEASURED,
                 new Fact.Ended(

@@ -11,9 +11,12 @@ import app.layette.core.entry.Answers;
 import app.layette.core.entry.Area;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.TeachItem;
+import app.layette.core.harness.ClipAtArmpits;
+import app.layette.core.recline.GroundLevel;
 import app.layette.core.seat.HandlePosition;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
 
 /** What lies beside the bench to take up, and what each can be used for here. Nothing that is offered says what is right. */
@@ -93,7 +96,7 @@ enum Tool {
                 uses.add(Doing.tail(75));
                 uses.add(Doing.tail(120));
                 uses.add(Doing.of(Hand.LET_OUT));
-                for (String answer : List.of("ARMPIT", "LOWER", "HIGHER", "OPEN")) {
+                for (ClipAtArmpits.Answer answer : EnumSet.complementOf(EnumSet.of(ClipAtArmpits.Answer.NONE_HERE))) {
                     uses.add(Doing.make(Question.CLIP, answer));
                 }
             }
@@ -116,7 +119,7 @@ enum Tool {
     private static void car(Scene scene, List<Doing> uses) {
         uses.add(Doing.of(Hand.PREPARE));
         if (scene.has(Question.GROUND)) {
-            uses.add(Doing.make(Question.GROUND, "LEVEL"));
+            uses.add(Doing.make(Question.GROUND, GroundLevel.Answer.LEVEL));
         }
         if (scene.has(Question.GAP)) {
             for (int by : FRONT_SEAT_MM) {

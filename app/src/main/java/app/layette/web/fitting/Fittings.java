@@ -12,6 +12,7 @@ import app.layette.core.fitting.PlanDifference;
 import app.layette.core.look.OneLook;
 import app.layette.core.recheck.CarriedOver;
 import app.layette.core.recheck.LastSetUp;
+import app.layette.core.run.AskedBesides;
 import app.layette.core.step.LookKey;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.Viewing;
@@ -100,7 +101,7 @@ public class Fittings {
     private List<EntryDraft> carriedBy(EntryDraft draft, FittingWriter.Locked fitting) {
         boolean asBefore = draft.fact() instanceof Fact.Answered answered
                 && answered.question() == Question.SINCE
-                && answered.answer().equals("NOTHING");
+                && answered.answer().equals(AskedBesides.Since.NOTHING.name());
         Situation now = fitting.plan().situation();
         Optional<FittingRow> earlier = now.cameBack()
                 .filter(back -> asBefore && now.label(Fact.Part.CARRIER).isEmpty())

@@ -1,5 +1,6 @@
 package app.layette.web.recall;
 
+import app.layette.core.condition.NoOpenRecall;
 import app.layette.core.condition.RecallNotice;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.PartialDate;
@@ -43,7 +44,6 @@ public class Recalls {
     private static final int MOST_KEPT = 2_000;
     private static final Logger LOG = LoggerFactory.getLogger(Recalls.class);
     private static final JsonMapper JSON = JsonMapper.shared();
-    private static final String REMEDIED = "REMEDY_DONE";
 
     private final RecallService service;
     private static final int LONGEST_MODEL = 200;
@@ -162,8 +162,8 @@ public class Recalls {
     @Transactional(readOnly = true)
     public Optional<LocalDate> openSince(Situation situation, ZoneId zone) {
         Optional<LocalDate> remedied = situation
-                .answer(Question.RECALL)
-                .filter(answer -> answer.value().equals(REMEDIED))
+                .said(Question.RECALL, NoOpenRecall.Answer.class)
+                .filter(answer -> answer.value() == NoOpenRecall.Answer.REMEDY_DONE)
                 .map(Stamped::on);
         return situation
                 .label(Fact.Part.CARRIER)

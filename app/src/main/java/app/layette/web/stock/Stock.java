@@ -1,6 +1,8 @@
 package app.layette.web.stock;
 
 import app.layette.core.condition.Expiry;
+import app.layette.core.condition.NoCrash;
+import app.layette.core.condition.PartsComplete;
 import app.layette.core.entry.Answers;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
@@ -300,9 +302,9 @@ public class Stock {
         facts.add(new Fact.LabelRead(unit, Fact.Part.CARRIER, seat.model(), seat.made(), null));
         seat.history().ifPresent(history -> facts.add(new Fact.Answered(unit, Question.HISTORY, history, null)));
         if (seat.noCrash()) {
-            facts.add(new Fact.Answered(unit, Question.CRASH, "NONE", null));
+            facts.add(new Fact.Answered(unit, Question.CRASH, NoCrash.Answer.NONE));
         }
-        facts.add(new Fact.Answered(unit, Question.PARTS, "COMPLETE", null));
+        facts.add(new Fact.Answered(unit, Question.PARTS, PartsComplete.Answer.COMPLETE));
         return facts;
     }
 

@@ -6,6 +6,7 @@ import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.TeachItem;
 import app.layette.core.fitting.FittingPlan;
+import app.layette.core.recline.LevelWithChild;
 import app.layette.core.run.Run;
 import app.layette.core.run.Step;
 import app.layette.core.step.Ask;
@@ -238,7 +239,7 @@ class FittingController {
         EntryForm form = new EntryForm(fields, viewing.clock());
         List<Fact> more = new ArrayList<>();
         if (draft.fact() instanceof Fact.LevelRead && fields.containsKey(ReclineAsks.BOTH_SIDES)) {
-            more.add(new Fact.Answered(situation.unit().id(), Question.SIDES, "ALIKE"));
+            more.add(new Fact.Answered(situation.unit().id(), Question.SIDES, LevelWithChild.Answer.ALIKE));
         }
         Arrays.stream(TeachItem.values())
                 .filter(item -> item.name().equals(fields.get(AskForms.TAUGHT)))

@@ -222,7 +222,7 @@ final class ReclineAsks extends AskForms {
         String said = byCaregiver ? words.say("taught.withLevel", Map.of("reading", Argument.of(sides))) : sides;
         Map<String, String> hidden = hidden("levelRead", unit(), "stage", Stage.CHILD.name());
         if (both) {
-            hidden.put(BOTH_SIDES, "ALIKE");
+            hidden.put(BOTH_SIDES, LevelWithChild.Answer.ALIKE.name());
         }
         if (byCaregiver) {
             hidden.put(TAUGHT, TeachItem.READ_LEVEL.name());

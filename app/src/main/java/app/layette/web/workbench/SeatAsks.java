@@ -19,6 +19,7 @@ import app.layette.core.seat.Harness;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.SeatKind;
 import app.layette.core.secure.HandleForDriving;
+import app.layette.core.secure.InchTest;
 import app.layette.core.step.Ask;
 import app.layette.formats.svg.AnswerPicture;
 import app.layette.formats.wording.Wording;
@@ -347,7 +348,10 @@ final class SeatAsks extends AskForms {
             Map<String, String> hidden = hidden("answered", unit(), "question", Question.MOVEMENT.name());
             hidden.put(TAUGHT, TeachItem.INCH_TEST.name());
             more.add(new Form(
-                    hidden, List.of(button("answer", "UNDER_AN_INCH", "taught.withInch", false)), List.of(), ""));
+                    hidden,
+                    List.of(button("answer", InchTest.Answer.UNDER_AN_INCH.name(), "taught.withInch", false)),
+                    List.of(),
+                    ""));
         }
         more.add(tape.tape(Dimension.MOVEMENT, unit(), "12 mm, 1/2 in"));
         return question(ask, Question.MOVEMENT, more);

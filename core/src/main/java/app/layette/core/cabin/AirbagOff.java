@@ -27,15 +27,22 @@ import com.google.auto.service.AutoService;
 /** CAB-1: no active airbag; off counts only where somebody saw its lamp or key in this very car. */
 @AutoService(Asking.class)
 public final class AirbagOff extends AtPlace {
+    /** What {@link Question#AIRBAG_LAMP} is answered with. */
+    public enum Answer {
+        OFF_SEEN,
+        ON,
+        NOT_FOUND
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.AIRBAG, RuleCode.CAB_1)
             .countsBeforeBirth()
             .saidBeforehand()
             .ofPlaceAlone()
             .reopenedBy(Change.OTHER_CAR, Change.PLACE_OR_METHOD)
-            .asks(Asked.about(Question.AIRBAG_LAMP)
-                    .holds("OFF_SEEN", "finding.CAB-1.offSeen")
-                    .stop("ON", "finding.CAB-1.on")
-                    .notKnown("NOT_FOUND", "finding.CAB-1.notFound")
+            .asks(Asked.about(Question.AIRBAG_LAMP, Answer.class)
+                    .holds(Answer.OFF_SEEN, "finding.CAB-1.offSeen")
+                    .stop(Answer.ON, "finding.CAB-1.on")
+                    .notKnown(Answer.NOT_FOUND, "finding.CAB-1.notFound")
                     .byItself())
             .decidedBy(PermissionKey.FRONT_AIRBAG_OFF)
             .decidedBy(SheetValue.AIRBAG)
@@ -80,7 +87,7 @@ public final class AirbagOff extends AtPlace {
         return seenHere
                 ? Verdict.judged(
                         at(Finding.of(Weight.HOLDS, "finding.CAB-1.airbagOff").from(airbag), position))
-                : new AnsweredByEye<>(Question.AIRBAG_LAMP).judge(situation);
+                : new AnsweredByEye<>(Question.AIRBAG_LAMP, Answer.class).judge(situation);
     }
 
     /** Whether the lamp or key of an airbag has to be looked at here. */

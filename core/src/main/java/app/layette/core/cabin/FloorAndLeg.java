@@ -36,16 +36,24 @@ import com.google.auto.service.AutoService;
  */
 @AutoService(Asking.class)
 public final class FloorAndLeg implements Rule.OfPlace {
+    /** What {@link Question#LEG} is answered with. */
+    public enum Answer {
+        LOCKED_ON_FLOOR,
+        NOT_LOCKED,
+        LIFTS_THE_BASE,
+        NOT_USED
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.FLOOR_AND_LEG, RuleCode.CAB_8)
             .requiredOf(Method::staysInTheCar)
             .countsBeforeBirth()
             .reopenedBy(Change.TIGHTENED, Change.BELT_TOUCHED, Change.ANCHOR_TOUCHED)
             .reopenedElsewhere()
-            .asks(Asked.about(Question.LEG)
-                    .leftToRule("LOCKED_ON_FLOOR")
-                    .fix("NOT_LOCKED", "finding.CAB-8.notLocked")
-                    .leftToRule("LIFTS_THE_BASE", "NOT_USED")
-                    .shownIn(LookKey.SHOWN, 310, "LOCKED_ON_FLOOR"))
+            .asks(Asked.about(Question.LEG, Answer.class)
+                    .leftToRule(Answer.LOCKED_ON_FLOOR)
+                    .fix(Answer.NOT_LOCKED, "finding.CAB-8.notLocked")
+                    .leftToRule(Answer.LIFTS_THE_BASE, Answer.NOT_USED)
+                    .shownIn(LookKey.SHOWN, 310, Answer.LOCKED_ON_FLOOR))
             .decidedBy(PermissionKey.LOAD_LEG_OMITTED, PermissionKey.BASE_LIFTED_BY_LEG, PermissionKey.LEG_OVER_STORAGE)
             .decidedBy(SheetValue.FLOOR, SheetValue.LEG)
             .at(StepKey.LEG_AND_WINDOWS, 100);
@@ -80,7 +88,7 @@ public final class FloorAndLeg implements Rule.OfPlace {
             return Verdict.judged(
                     Finding.of(Weight.HOLDS, "finding.CAB-8.noLeg").from(leg));
         }
-        return new AnsweredByEye<>(Question.LEG, FloorAndLeg::used).judge(situation);
+        return new AnsweredByEye<>(Question.LEG, Answer.class, FloorAndLeg::used).judge(situation);
     }
 
     /** What can be said before the leg stands: whether its foot would have a floor to stand on here. */
@@ -109,12 +117,12 @@ public final class FloorAndLeg implements Rule.OfPlace {
                 : standing;
     }
 
-    private static Judged used(PlaceNow situation, Stamped<String> answer) {
+    private static Judged used(PlaceNow situation, Stamped<Answer> answer) {
         return Verdict.judged(
                 switch (answer.value()) {
-                    case "NOT_USED" -> leftOut(situation);
-                    case "LIFTS_THE_BASE" -> lifted(situation);
-                    default -> standing(situation).changedBy("OTHER_PLACE");
+                    case NOT_USED -> leftOut(situation);
+                    case LIFTS_THE_BASE -> lifted(situation);
+                    case LOCKED_ON_FLOOR, NOT_LOCKED -> standing(situation).changedBy("OTHER_PLACE");
                 });
     }
 

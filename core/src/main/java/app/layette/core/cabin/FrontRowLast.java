@@ -31,13 +31,19 @@ import java.util.Optional;
  */
 @AutoService(Asking.class)
 public final class FrontRowLast implements Rule {
+    /** What {@link Question#BACK_ROW} is answered with. */
+    public enum Answer {
+        NO_PLACE_CAN,
+        A_PLACE_CAN
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.FRONT_ROW, RuleCode.CAB_1)
             .countsBeforeBirth()
             .saidBeforehand()
             .reopenedBy(Change.OTHER_CAR, Change.PLACE_OR_METHOD)
-            .asks(Asked.about(Question.BACK_ROW)
-                    .holds("NO_PLACE_CAN", "finding.CAB-1.noPlaceCan")
-                    .stop("A_PLACE_CAN", "finding.CAB-1.aPlaceCan")
+            .asks(Asked.about(Question.BACK_ROW, Answer.class)
+                    .holds(Answer.NO_PLACE_CAN, "finding.CAB-1.noPlaceCan")
+                    .stop(Answer.A_PLACE_CAN, "finding.CAB-1.aPlaceCan")
                     .byItself())
             .decidedBy(PermissionKey.FRONT_ROW)
             .at(StepKey.PLACE, 300);
@@ -68,7 +74,7 @@ public final class FrontRowLast implements Rule {
             return permitted;
         }
         if (situation.answer(Question.BACK_ROW).isPresent()) {
-            return new AnsweredByEye<>(Question.BACK_ROW).judge(situation);
+            return new AnsweredByEye<>(Question.BACK_ROW, Answer.class).judge(situation);
         }
         List<SeatingPosition> back = back(situation);
         if (back.isEmpty()) {

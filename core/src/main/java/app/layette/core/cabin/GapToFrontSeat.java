@@ -1,5 +1,6 @@
 package app.layette.core.cabin;
 
+import app.layette.core.entry.Answers;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
@@ -41,11 +42,18 @@ import java.util.stream.Stream;
  */
 @AutoService(Asking.class)
 public final class GapToFrontSeat implements Rule.OfPlace {
+    /** What {@link Question#GAP} is answered with. */
+    public enum Answer {
+        FLAT_HAND,
+        LESS,
+        TOUCHES
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("GAP"), RuleCode.CAB_10)
             .requiredOf(Method::isReclined)
             .reopenedBy(Change.CARRIER_ON_OFF, Change.FRONT_SEAT_MOVED, Change.HANDLE_MOVED)
             .reopenedElsewhere()
-            .asks(Asked.about(Question.GAP).leftToRule("FLAT_HAND", "LESS", "TOUCHES"))
+            .asks(Asked.about(Question.GAP, Answer.class).leftToRule(Answer.FLAT_HAND, Answer.LESS, Answer.TOUCHES))
             .decidedBy(PermissionKey.TOUCHING_FRONT_SEAT)
             .decidedBy(Fact.Quantity.GAP)
             .at(StepKey.HANDLE_AND_GAP, 200);
@@ -76,8 +84,11 @@ public final class GapToFrontSeat implements Rule.OfPlace {
             return Verdict.judged(measured(situation, byTape.get().value().length()))
                     .restingOn(byTape.get());
         }
-        Verdict.Judged seen =
-                Verdict.judged(seen(situation, byEye.get().value())).restingOn(byEye.get());
+        Verdict.Judged seen = Verdict.judged(seen(
+                        situation,
+                        // What nobody can read is no hand's breadth.
+                        Answers.as(Answer.class, byEye.get().value()).orElse(Answer.LESS)))
+                .restingOn(byEye.get());
         boolean onlyTold = seen.passes() && !Question.GAP.isPassedBy(byEye.get().how());
         return onlyTold ? Verdict.open(Missing.Entry.LOOK_HERE) : seen;
     }
@@ -117,15 +128,15 @@ public final class GapToFrontSeat implements Rule.OfPlace {
                 .orElseGet(GapToFrontSeat::notKnown);
     }
 
-    private static Finding.Builder seen(ChildNow situation, String answer) {
-        if (answer.equals("TOUCHES")) {
+    private static Finding.Builder seen(ChildNow situation, Answer answer) {
+        if (answer == Answer.TOUCHES) {
             return touching(situation);
         }
         Optional<Length> asked = asked(situation);
         if (asked.isEmpty()) {
             return notKnown();
         }
-        boolean handFits = answer.equals("FLAT_HAND");
+        boolean handFits = answer == Answer.FLAT_HAND;
         boolean handDecides =
                 handFits ? !asked.get().isMoreThan(FLAT_HAND) : !asked.get().isLessThan(FLAT_HAND);
         return handDecides

@@ -20,24 +20,33 @@ import com.google.auto.service.AutoService;
 
 /** CAB-5: what holds it is the chosen method alone, or both where the seat manual says so. */
 @AutoService(Asking.class)
-public final class OneSystem extends RuleByEye {
+public final class OneSystem extends RuleByEye<OneSystem.Answer> {
+    /** What {@link Question#SYSTEMS} is answered with. */
+    public enum Answer {
+        ANCHORS_ALONE,
+        BELT_ALONE,
+        ANCHORS_AND_BELT,
+        WITH_TOP_TETHER
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("ONE_SYSTEM"), RuleCode.CAB_5)
             .requiredOf(Method::staysInTheCar)
             .countsBeforeBirth()
             .reopenedElsewhere()
-            .asks(Asked.about(Question.SYSTEMS)
-                    .leftToRule("ANCHORS_ALONE", "BELT_ALONE", "ANCHORS_AND_BELT", "WITH_TOP_TETHER")
-                    .shownIn(LookKey.FIXED, 300, Asked.Shown.AS_SHEET))
+            .asks(Asked.about(Question.SYSTEMS, Answer.class)
+                    .leftToRule(
+                            Answer.ANCHORS_ALONE, Answer.BELT_ALONE, Answer.ANCHORS_AND_BELT, Answer.WITH_TOP_TETHER)
+                    .shownIn(LookKey.FIXED, 300))
             .decidedBy(PermissionKey.BOTH_SYSTEMS, PermissionKey.TOP_TETHER_REAR_FACING)
             .at(StepKey.TIGHTEN, 800);
 
     public OneSystem() {
-        super(CARD);
+        super(CARD, Answer.class);
     }
 
     @Override
-    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
-        if (answer.value().equals("WITH_TOP_TETHER")) {
+    protected Verdict.Judged further(PlaceNow situation, Stamped<Answer> answer) {
+        if (answer.value() == Answer.WITH_TOP_TETHER) {
             return Verdict.judged(PlaceRules.permitted(
                     situation,
                     PermissionKey.TOP_TETHER_REAR_FACING,
@@ -46,7 +55,7 @@ public final class OneSystem extends RuleByEye {
                             "finding.CAB-5.topTetherNotAllowed",
                             "finding.CAB-5.topTetherNotKnown")));
         }
-        if (answer.value().equals("ANCHORS_AND_BELT")) {
+        if (answer.value() == Answer.ANCHORS_AND_BELT) {
             return Verdict.judged(PlaceRules.permitted(
                     situation,
                     PermissionKey.BOTH_SYSTEMS,
@@ -55,7 +64,7 @@ public final class OneSystem extends RuleByEye {
                             "finding.CAB-5.bothSystemsNotAllowed",
                             "finding.CAB-5.bothSystemsNotKnown")));
         }
-        boolean byBelt = answer.value().equals("BELT_ALONE");
+        boolean byBelt = answer.value() == Answer.BELT_ALONE;
         boolean asChosen =
                 situation.method().map(method -> method.isByBelt() == byBelt).orElse(false);
         String alone = byBelt ? "finding.CAB-5.beltAlone" : "finding.CAB-5.anchorsAlone";

@@ -17,23 +17,29 @@ import com.google.auto.service.AutoService;
 
 /** CAB-3: the base or shell sits on the vehicle seat whole; overhanging only where the manual allows it. */
 @AutoService(Asking.class)
-public final class SitsWhole extends RuleByEye {
+public final class SitsWhole extends RuleByEye<SitsWhole.Answer> {
+    /** What {@link Question#SITS_WHOLE} is answered with. */
+    public enum Answer {
+        WHOLE,
+        OVERHANGS
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("SITS_WHOLE"), RuleCode.CAB_3)
             .countsBeforeBirth()
             .reopenedElsewhere()
-            .asks(Asked.about(Question.SITS_WHOLE)
-                    .holds("WHOLE", "finding.CAB-3.whole")
-                    .leftToRule("OVERHANGS")
-                    .shownIn(LookKey.FIXED, 290, "WHOLE"))
+            .asks(Asked.about(Question.SITS_WHOLE, Answer.class)
+                    .holds(Answer.WHOLE, "finding.CAB-3.whole")
+                    .leftToRule(Answer.OVERHANGS)
+                    .shownIn(LookKey.FIXED, 290, Answer.WHOLE))
             .decidedBy(PermissionKey.OVERHANG)
             .at(StepKey.TIGHTEN, 700);
 
     public SitsWhole() {
-        super(CARD);
+        super(CARD, Answer.class);
     }
 
     @Override
-    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
+    protected Verdict.Judged further(PlaceNow situation, Stamped<Answer> answer) {
         return Verdict.judged(PlaceRules.permitted(
                 situation,
                 PermissionKey.OVERHANG,

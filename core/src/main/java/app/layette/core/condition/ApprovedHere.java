@@ -24,28 +24,35 @@ import java.util.Optional;
 
 /** CND-7: the approval on the label is one that counts where the family drives. */
 @AutoService(Asking.class)
-public final class ApprovedHere extends RuleByEye {
+public final class ApprovedHere extends RuleByEye<ApprovedHere.Answer> {
+    /** What {@link Question#APPROVAL} is answered with. */
+    public enum Answer {
+        ON_LABEL,
+        NOT_ON_LABEL,
+        UNREADABLE
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("APPROVAL"), RuleCode.CND_7)
             .countsBeforeBirth()
             .clearedEarlier()
             .reopenedBy(Change.OTHER_SEAT, Change.LABEL_CORRECTED)
-            .asks(Asked.about(Question.APPROVAL)
+            .asks(Asked.about(Question.APPROVAL, Answer.class)
                     .ofShell()
-                    .leftToRule("ON_LABEL")
-                    .stop("NOT_ON_LABEL", "finding.CND-7.notOnLabel")
-                    .notKnown("UNREADABLE", "finding.CND-7.unreadable")
+                    .leftToRule(Answer.ON_LABEL)
+                    .stop(Answer.NOT_ON_LABEL, "finding.CND-7.notOnLabel")
+                    .notKnown(Answer.UNREADABLE, "finding.CND-7.unreadable")
                     .read()
                     .carried()
-                    .shownIn(LookKey.TABLE, 20, "ON_LABEL"))
+                    .shownIn(LookKey.TABLE, 20, Answer.ON_LABEL))
             .decidedBy(SheetValue.APPROVED_HERE)
             .at(StepKey.LABEL, 400);
 
     public ApprovedHere() {
-        super(CARD);
+        super(CARD, Answer.class);
     }
 
     @Override
-    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
+    protected Verdict.Judged further(PlaceNow situation, Stamped<Answer> answer) {
         Evidence<List<String>> approvals =
                 situation.seat().map(SeatSheet::approvals).orElse(Evidence.notLooked());
         Optional<String> law = situation.practice().lawCountry();

@@ -31,15 +31,21 @@ import java.util.Optional;
 /** CND-8: only a base on the carrier sheet's list, set up for this carrier where the sheet says how. */
 @AutoService(Asking.class)
 public final class BaseFitsCarrier implements Rule.OfPlace {
+    /** What {@link Question#BASE_SET_UP} is answered with. */
+    public enum Answer {
+        AS_SHEET,
+        OTHERWISE
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("BASE_FITS_CARRIER"), RuleCode.CND_8)
             .requiredOf(Method::isOnBase)
             .countsBeforeBirth()
             .reopenedBy(Change.OTHER_SEAT, Change.LABEL_CORRECTED)
-            .asks(Asked.about(Question.BASE_SET_UP)
-                    .holds("AS_SHEET", "finding.CND-8.asSheet")
-                    .fix("OTHERWISE", "finding.CND-8.otherwise")
+            .asks(Asked.about(Question.BASE_SET_UP, Answer.class)
+                    .holds(Answer.AS_SHEET, "finding.CND-8.asSheet")
+                    .fix(Answer.OTHERWISE, "finding.CND-8.otherwise")
                     .carried()
-                    .shownIn(LookKey.TABLE, 30, "AS_SHEET"))
+                    .shownIn(LookKey.TABLE, 30, Answer.AS_SHEET))
             .decidedBy(SheetValue.BASE_LISTED)
             .at(StepKey.LABEL, 500);
 
@@ -89,7 +95,7 @@ public final class BaseFitsCarrier implements Rule.OfPlace {
     }
 
     private static Verdict setUp(PlaceNow situation) {
-        return new AnsweredByEye<>(Question.BASE_SET_UP).judge(situation);
+        return new AnsweredByEye<>(Question.BASE_SET_UP, Answer.class).judge(situation);
     }
 
     /** The base on the sheet's list that the label names. */

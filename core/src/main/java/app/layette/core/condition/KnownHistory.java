@@ -14,22 +14,29 @@ import com.google.auto.service.AutoService;
 
 /** CND-2: whose it was is known. */
 @AutoService(Asking.class)
-public final class KnownHistory extends RuleByEye {
+public final class KnownHistory extends RuleByEye<KnownHistory.Answer> {
+    /** What {@link Question#HISTORY} is answered with. */
+    public enum Answer {
+        OWNED_FROM_NEW,
+        KNOWN_DONOR,
+        UNKNOWN
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("HISTORY"), RuleCode.CND_2)
             .countsBeforeBirth()
             .clearedEarlier()
             .reopenedBy(Change.OTHER_SEAT)
-            .asks(Asked.about(Question.HISTORY)
+            .asks(Asked.about(Question.HISTORY, Answer.class)
                     .ofRestraint()
-                    .holds("OWNED_FROM_NEW", "finding.CND-2.ownedFromNew")
-                    .holds("KNOWN_DONOR", "finding.CND-2.knownDonor")
-                    .stop("UNKNOWN", "finding.CND-2.unknown")
+                    .holds(Answer.OWNED_FROM_NEW, "finding.CND-2.ownedFromNew")
+                    .holds(Answer.KNOWN_DONOR, "finding.CND-2.knownDonor")
+                    .stop(Answer.UNKNOWN, "finding.CND-2.unknown")
                     .told()
                     .carried()
-                    .toldIn(LookKey.TABLE, 10, "OWNED_FROM_NEW"))
+                    .toldIn(LookKey.TABLE, 10, Answer.OWNED_FROM_NEW))
             .at(StepKey.HISTORY_STEP, 100);
 
     public KnownHistory() {
-        super(CARD);
+        super(CARD, Answer.class);
     }
 }

@@ -22,17 +22,25 @@ import com.google.auto.service.AutoService;
 
 /** CND-3: a crash minor in every point passes only where the maker's rule lets it; silence is the public rule. */
 @AutoService(Asking.class)
-public final class NoCrash extends RuleByEye {
+public final class NoCrash extends RuleByEye<NoCrash.Answer> {
+    /** What {@link Question#CRASH} is answered with. */
+    public enum Answer {
+        NONE,
+        MINOR,
+        NOT_MINOR,
+        UNSURE
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.CRASH, RuleCode.CND_3)
             .countsBeforeBirth()
             .clearedEarlier()
             .reopenedBy(Change.OTHER_SEAT)
-            .asks(Asked.about(Question.CRASH)
+            .asks(Asked.about(Question.CRASH, Answer.class)
                     .ofRestraint()
-                    .holds("NONE", "finding.CND-3.none")
-                    .leftToRule("MINOR")
-                    .stop("NOT_MINOR", "finding.CND-3.notMinor")
-                    .stop("UNSURE", "finding.CND-3.unsure")
+                    .holds(Answer.NONE, "finding.CND-3.none")
+                    .leftToRule(Answer.MINOR)
+                    .stop(Answer.NOT_MINOR, "finding.CND-3.notMinor")
+                    .stop(Answer.UNSURE, "finding.CND-3.unsure")
                     .told()
                     .carried()
                     .byItself())
@@ -40,11 +48,11 @@ public final class NoCrash extends RuleByEye {
             .at(StepKey.HISTORY_STEP, 200);
 
     public NoCrash() {
-        super(CARD);
+        super(CARD, Answer.class);
     }
 
     @Override
-    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
+    protected Verdict.Judged further(PlaceNow situation, Stamped<Answer> answer) {
         Evidence<CrashRule> rule = situation.seat().map(SeatSheet::crash).orElse(Evidence.notLooked());
         if (!rule.isLooked()) {
             return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.CND-3.makerRuleNotLooked")

@@ -21,30 +21,38 @@ import java.util.Optional;
 
 /** CND-4: a look-up is good for the profile's days; one dated in the future is no look-up. */
 @AutoService(Asking.class)
-public final class NoOpenRecall extends RuleByEye {
+public final class NoOpenRecall extends RuleByEye<NoOpenRecall.Answer> {
+    /** What {@link Question#RECALL} is answered with. */
+    public enum Answer {
+        NONE_OPEN,
+        REMEDY_DONE,
+        OPEN,
+        NOT_LOOKED_UP
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("RECALL"), RuleCode.CND_4)
             .countsBeforeBirth()
             .clearedEarlier()
             .reopenedBy(Change.OTHER_SEAT, Change.LABEL_CORRECTED)
-            .asks(Asked.about(Question.RECALL)
+            .asks(Asked.about(Question.RECALL, Answer.class)
                     .ofRestraint()
-                    .leftToRule("NONE_OPEN", "REMEDY_DONE")
-                    .stop("OPEN", "finding.CND-4.open")
-                    .notKnown("NOT_LOOKED_UP", "finding.CND-4.notLookedUp")
+                    .leftToRule(Answer.NONE_OPEN, Answer.REMEDY_DONE)
+                    .stop(Answer.OPEN, "finding.CND-4.open")
+                    .notKnown(Answer.NOT_LOOKED_UP, "finding.CND-4.notLookedUp")
                     .carried()
                     .byItself())
             .at(StepKey.HISTORY_STEP, 300);
 
     public NoOpenRecall() {
-        super(CARD);
+        super(CARD, Answer.class);
     }
 
     @Override
-    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
+    protected Verdict.Judged further(PlaceNow situation, Stamped<Answer> answer) {
         int allowed = situation.practice().profile().recallDays();
         Optional<LocalDate> lookedUp = answer.freshOn(situation.today());
         boolean old = lookedUp.isEmpty() || ChronoUnit.DAYS.between(lookedUp.get(), situation.today()) > allowed;
-        String fine = answer.value().equals("NONE_OPEN") ? "finding.CND-4.noneOpen" : "finding.CND-4.remedyDone";
+        String fine = answer.value() == Answer.NONE_OPEN ? "finding.CND-4.noneOpen" : "finding.CND-4.remedyDone";
         return Verdict.judged((old ? Verdict.again("finding.CND-4.lookUpTooOld") : Finding.of(Weight.HOLDS, fine))
                 .with("lookedUp", answer.on())
                 .with("days", allowed)

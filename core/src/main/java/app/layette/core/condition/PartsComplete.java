@@ -24,27 +24,34 @@ import java.util.Optional;
 
 /** CND-5: "all here" means something only against a list of parts that is known to be complete. */
 @AutoService(Asking.class)
-public final class PartsComplete extends RuleByEye {
+public final class PartsComplete extends RuleByEye<PartsComplete.Answer> {
+    /** What {@link Question#PARTS} is answered with. */
+    public enum Answer {
+        COMPLETE,
+        MISSING_OR_DAMAGED,
+        ADDED_THINGS
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("PARTS"), RuleCode.CND_5)
             .countsBeforeBirth()
             .clearedEarlier()
             .reopenedBy(Change.OTHER_SEAT)
-            .asks(Asked.about(Question.PARTS)
+            .asks(Asked.about(Question.PARTS, Answer.class)
                     .ofRestraint()
-                    .leftToRule("COMPLETE")
-                    .stop("MISSING_OR_DAMAGED", "finding.CND-5.missingOrDamaged")
-                    .fix("ADDED_THINGS", "finding.CND-5.addedThings")
+                    .leftToRule(Answer.COMPLETE)
+                    .stop(Answer.MISSING_OR_DAMAGED, "finding.CND-5.missingOrDamaged")
+                    .fix(Answer.ADDED_THINGS, "finding.CND-5.addedThings")
                     .carried()
-                    .shownIn(LookKey.TABLE, 40, "COMPLETE"))
+                    .shownIn(LookKey.TABLE, 40, Answer.COMPLETE))
             .decidedBy(SheetValue.PARTS)
             .at(StepKey.PARTS_STEP, 100);
 
     public PartsComplete() {
-        super(CARD);
+        super(CARD, Answer.class);
     }
 
     @Override
-    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
+    protected Verdict.Judged further(PlaceNow situation, Stamped<Answer> answer) {
         Evidence<List<String>> parts = situation.seat().map(SeatSheet::parts).orElse(Evidence.notLooked());
         Optional<List<String>> list = parts.value();
         return Verdict.judged(list.map(each ->

@@ -25,12 +25,19 @@ import java.util.Optional;
  */
 @AutoService(Asking.class)
 public final class Registration implements Rule.OfPapers {
+    /** What {@link Question#REGISTRATION} is answered with. */
+    public enum Answer {
+        SENT,
+        NO_CARD,
+        NOT_YET
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("REGISTRATION"), RuleCode.CND_4)
             .countsBeforeBirth()
             .clearedEarlier()
-            .asks(Asked.about(Question.REGISTRATION)
+            .asks(Asked.about(Question.REGISTRATION, Answer.class)
                     .ofRestraint()
-                    .leftToRule("SENT", "NO_CARD", "NOT_YET")
+                    .leftToRule(Answer.SENT, Answer.NO_CARD, Answer.NOT_YET)
                     .told()
                     .carried())
             .at(StepKey.HISTORY_STEP, 400);
@@ -47,7 +54,8 @@ public final class Registration implements Rule.OfPapers {
 
     @Override
     public Verdict judge(PapersNow situation) {
-        Optional<String> answer = situation.answer(Question.REGISTRATION).map(Stamped::value);
+        Optional<Answer> answer =
+                situation.said(Question.REGISTRATION, Answer.class).map(Stamped::value);
         if (answer.isEmpty()) {
             return Verdict.judged(Finding.of(Weight.HOLDS, "finding.CND-4.cardNotAsked"));
         }
@@ -55,16 +63,15 @@ public final class Registration implements Rule.OfPapers {
                 isSettled(situation)
                         ? Finding.of(
                                 Weight.HOLDS,
-                                answer.get().equals("SENT") ? "finding.CND-4.cardSent" : "finding.CND-4.noCard")
+                                answer.get() == Answer.SENT ? "finding.CND-4.cardSent" : "finding.CND-4.noCard")
                         : Finding.of(Weight.ADVISE, "finding.CND-4.cardNotSent").changedBy("REGISTRATION"));
     }
 
     /** Whether nothing is left to be sent. */
     public static boolean isSettled(PapersNow situation) {
         return situation
-                .answer(Question.REGISTRATION)
-                .filter(answer ->
-                        answer.value().equals("SENT") || answer.value().equals("NO_CARD"))
+                .said(Question.REGISTRATION, Answer.class)
+                .filter(answer -> answer.value() == Answer.SENT || answer.value() == Answer.NO_CARD)
                 .isPresent();
     }
 }

@@ -1,6 +1,7 @@
 package app.layette.core.entry;
 
 import app.layette.core.finding.Weight;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
@@ -15,6 +16,18 @@ public final class Answers {
 
     public static boolean takes(Question question, String answer) {
         return question.asked().answers().containsKey(answer);
+    }
+
+    /** An answer by its name; empty where the question does not take it. */
+    public static <A extends Enum<A>> Optional<A> as(Class<A> answers, String answer) {
+        return Arrays.stream(answers.getEnumConstants())
+                .filter(each -> each.name().equals(answer))
+                .findFirst();
+    }
+
+    /** Whether with this answer all is in order, whatever else may be so. */
+    public static boolean holds(Question question, String answer) {
+        return weight(question, answer).filter(weight -> weight == Weight.HOLDS).isPresent();
     }
 
     /**

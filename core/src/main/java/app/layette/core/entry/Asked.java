@@ -15,6 +15,7 @@ import java.util.Optional;
  * All about a question that is answered by eye.
  *
  * @param question which
+ * @param answerType the enum whose constants are its answers: each is spelled there alone
  * @param rule the rule that it belongs to
  * @param known how the answer may be known so that it passes
  * @param carried whether an earlier fitting of the same seat answers it, once nothing has changed since
@@ -26,6 +27,7 @@ import java.util.Optional;
  */
 public record Asked(
         Question question,
+        Class<? extends Enum<?>> answerType,
         RuleCode rule,
         Known known,
         boolean carried,
@@ -39,18 +41,15 @@ public record Asked(
         answers = Collections.unmodifiableMap(new LinkedHashMap<>(answers));
         findings = Map.copyOf(findings);
         looks = List.copyOf(looks);
-        if (answers.isEmpty()) {
-            throw new IllegalStateException("The question " + question + " has no answer");
-        }
-        for (Shown shown : looks) {
-            if (byItself) {
+        for (Enum<?> each : answerType.getEnumConstants()) {
+            if (!answers.containsKey(each.name())) {
                 throw new IllegalStateException(
-                        "The look " + shown.look() + " shows " + question + ", which is asked by itself");
+                        "The question " + question + " does not say what the answer " + each + " weighs");
             }
-            if (!shown.drawn().equals(Shown.AS_SHEET) && !answers.containsKey(shown.drawn())) {
-                throw new IllegalStateException("The look " + shown.look() + " draws " + question + " as ("
-                        + shown.drawn() + "); allowed " + answers.keySet());
-            }
+        }
+        if (byItself && !looks.isEmpty()) {
+            throw new IllegalStateException(
+                    "The look " + looks.get(0).look() + " shows " + question + ", which is asked by itself");
         }
     }
 
@@ -87,14 +86,19 @@ public record Asked(
         public static final String AS_SHEET = "*";
     }
 
-    /** Starts a question, seen here and asked each time. */
-    public static Builder about(Question question) {
-        return new Builder(question);
+    /** Starts a question, seen here and asked each time; each of its answers has to be weighed. */
+    public static <A extends Enum<A>> Builder<A> about(Question question, Class<A> answers) {
+        return new Builder<>(question, answers);
     }
 
-    /** Collects the parts of a question. */
-    public static final class Builder {
+    /**
+     * Collects the parts of a question.
+     *
+     * @param <A> its answers
+     */
+    public static final class Builder<A extends Enum<A>> {
         private final Question question;
+        private final Class<A> answerType;
         private final Map<String, Optional<Weight>> answers = new LinkedHashMap<>();
         private final Map<String, String> findings = new HashMap<>();
         private final List<Shown> looks = new ArrayList<>();
@@ -104,127 +108,144 @@ public record Asked(
         private Whose whose = Whose.CAR;
         private boolean byItself;
 
-        private Builder(Question question) {
+        private Builder(Question question, Class<A> answerType) {
             this.question = question;
+            this.answerType = answerType;
         }
 
         /** Names the rule where it is another than the one that asks. */
-        public Builder of(RuleCode other) {
+        public Builder<A> of(RuleCode other) {
             rule = other;
             return this;
         }
 
         /** An answer with which it holds, and the whole key of what it says. */
-        public Builder holds(String answer, String finding) {
+        public Builder<A> holds(A answer, String finding) {
             return says(Weight.HOLDS, answer, finding);
         }
 
         /** An answer with which it holds; its rule says the rest. */
-        public Builder holds(String answer) {
+        public Builder<A> holds(A answer) {
             return weigh(Optional.of(Weight.HOLDS), answer);
         }
 
         /** An answer that passes with advice, and the whole key of what it says. */
-        public Builder advises(String answer, String finding) {
+        public Builder<A> advises(A answer, String finding) {
             return says(Weight.ADVISE, answer, finding);
         }
 
         /** An answer that asks to put something right, and the whole key of what it says. */
-        public Builder fix(String answer, String finding) {
+        public Builder<A> fix(A answer, String finding) {
             return says(Weight.FIX, answer, finding);
         }
 
         /** An answer that ends it, and the whole key of what it says. */
-        public Builder stop(String answer, String finding) {
+        public Builder<A> stop(A answer, String finding) {
             return says(Weight.STOP, answer, finding);
         }
 
         /** An answer after which it is not known, and the whole key of what it says. */
-        public Builder notKnown(String answer, String finding) {
+        public Builder<A> notKnown(A answer, String finding) {
             return says(Weight.NOT_KNOWN, answer, finding);
         }
 
         /** An answer after which it is not known; its rule says the rest. */
-        public Builder notKnown(String answer) {
+        public Builder<A> notKnown(A answer) {
             return weigh(Optional.of(Weight.NOT_KNOWN), answer);
         }
 
         /** Answers that weigh nothing alone: the rule looks further, at a permission or a limit. */
-        public Builder leftToRule(String... those) {
-            for (String answer : those) {
+        @SafeVarargs
+        public final Builder<A> leftToRule(A... those) {
+            for (A answer : those) {
                 weigh(Optional.empty(), answer);
             }
             return this;
         }
 
-        private Builder says(Weight weight, String answer, String finding) {
-            findings.put(answer, finding);
+        private Builder<A> says(Weight weight, A answer, String finding) {
+            findings.put(answer.name(), finding);
             return weigh(Optional.of(weight), answer);
         }
 
-        private Builder weigh(Optional<Weight> weight, String answer) {
-            if (answers.put(answer, weight) != null) {
+        private Builder<A> weigh(Optional<Weight> weight, A answer) {
+            if (answers.put(answer.name(), weight) != null) {
                 throw new IllegalStateException("The question " + question + " names the answer " + answer + " twice");
             }
             return this;
         }
 
         /** Known also where it is read on a label or a page. */
-        public Builder read() {
+        public Builder<A> read() {
             known = Known.READ;
             return this;
         }
 
         /** Known also where somebody tells it. */
-        public Builder told() {
+        public Builder<A> told() {
             known = Known.TOLD;
             return this;
         }
 
         /** Carried from an earlier fitting of the same seat. */
-        public Builder carried() {
+        public Builder<A> carried() {
             carried = true;
             return this;
         }
 
         /** Told of carrier and base together, wherever they stand. */
-        public Builder ofRestraint() {
+        public Builder<A> ofRestraint() {
             whose = Whose.RESTRAINT;
             return this;
         }
 
         /** Told of the seat, the child in it and the harness, in whatever car it stands. */
-        public Builder ofShell() {
+        public Builder<A> ofShell() {
             whose = Whose.SHELL;
             return this;
         }
 
         /** Never told with a look. */
-        public Builder byItself() {
+        public Builder<A> byItself() {
             byItself = true;
             return this;
         }
 
         /** Seen in a look, at this place among its marks, drawn with this answer. */
-        public Builder shownIn(LookKey look, int place, String drawn) {
-            looks.add(new Shown(look, place, drawn, How.MEASURED));
+        public Builder<A> shownIn(LookKey look, int place, A drawn) {
+            looks.add(new Shown(look, place, drawn.name(), How.MEASURED));
+            return this;
+        }
+
+        /** Seen in a look, at this place among its marks, drawn as the sheets ask it here. */
+        public Builder<A> shownIn(LookKey look, int place) {
+            looks.add(new Shown(look, place, Shown.AS_SHEET, How.MEASURED));
             return this;
         }
 
         /** Told in a look. */
-        public Builder toldIn(LookKey look, int place, String drawn) {
-            looks.add(new Shown(look, place, drawn, How.TOLD));
+        public Builder<A> toldIn(LookKey look, int place, A drawn) {
+            looks.add(new Shown(look, place, drawn.name(), How.TOLD));
             return this;
         }
 
         /**
          * The question, asked by this rule.
          *
-         * @throws IllegalStateException when it has no answer, or a look draws one that it does not have
+         * @throws IllegalStateException when it does not say what an answer weighs, or a look shows what is asked by itself
          */
         public Asked by(RuleCode asking) {
             return new Asked(
-                    question, rule == null ? asking : rule, known, carried, whose, byItself, answers, findings, looks);
+                    question,
+                    answerType,
+                    rule == null ? asking : rule,
+                    known,
+                    carried,
+                    whose,
+                    byItself,
+                    answers,
+                    findings,
+                    looks);
         }
     }
 }

@@ -150,7 +150,9 @@ final class Changes {
     /** Something put beside the child or taken away again; nothing there from the first is no change. */
     private boolean isOtherSupport(Fact.Answered answered) {
         Object before = settings.put("support", answered.answer());
-        return before == null ? !answered.answer().equals("NONE") : !before.equals(answered.answer());
+        return before == null
+                ? !Answers.holds(answered.question(), answered.answer())
+                : !before.equals(answered.answer());
     }
 
     private static Optional<Change> settingOf(Fact fact) {

@@ -30,8 +30,9 @@ final class ComingBack {
         Facts all = new Facts(entries);
         return all.last(Fact.CameBack.class, fact -> true).isPresent()
                 && all.last(Fact.Answered.class, fact -> fact.question() == Question.SINCE)
-                        .filter(since -> since.value().answer().equals("NOTHING")
-                                && !since.how().isCarried())
+                        .filter(since ->
+                                Answers.holds(Question.SINCE, since.value().answer())
+                                        && !since.how().isCarried())
                         .isPresent();
     }
 

@@ -104,6 +104,11 @@ public sealed interface Fact {
         public Answered(String of, Question question, String answer) {
             this(of, question, answer, null);
         }
+
+        /** The same, by the constant of the rule that asks. */
+        public Answered(String of, Question question, Enum<?> answer) {
+            this(of, question, answer.name(), null);
+        }
     }
 
     /** What a manual page says on a permission. Counts only with its page. */

@@ -19,6 +19,12 @@ public interface FactsNow {
     /** The newest of the best known answers to a question about the chosen place; an estimate is no answer. */
     Optional<Stamped<String>> answer(Question question);
 
+    /** The same as one of the question's answers; empty too where it is none that the question takes. */
+    default <A extends Enum<A>> Optional<Stamped<A>> said(Question question, Class<A> answers) {
+        return answer(question)
+                .flatMap(given -> Answers.as(answers, given.value()).map(given::with));
+    }
+
     /** The newest of the best known facts of a kind that was not estimated. */
     <F extends Fact> Optional<Stamped<F>> newest(Class<F> kind);
 

@@ -13,14 +13,19 @@ import com.google.auto.service.AutoService;
 
 /** OUT-1: the caregiver heard the cautions that belong to this fitting. */
 @AutoService(Asking.class)
-public final class CautionsGiven extends RuleByEye {
+public final class CautionsGiven extends RuleByEye<CautionsGiven.Answer> {
+    /** What {@link Question#CAUTIONS} is answered with. */
+    public enum Answer {
+        GIVEN
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("CAUTIONS"), RuleCode.OUT_1)
-            .asks(Asked.about(Question.CAUTIONS)
-                    .holds("GIVEN", "finding.OUT-1.given")
-                    .shownIn(LookKey.FAMILY, 490, "GIVEN"))
+            .asks(Asked.about(Question.CAUTIONS, Answer.class)
+                    .holds(Answer.GIVEN, "finding.OUT-1.given")
+                    .shownIn(LookKey.FAMILY, 490, Answer.GIVEN))
             .at(StepKey.HAND_OVER, 100);
 
     public CautionsGiven() {
-        super(CARD);
+        super(CARD, Answer.class);
     }
 }

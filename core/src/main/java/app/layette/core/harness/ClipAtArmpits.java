@@ -25,7 +25,16 @@ import com.google.auto.service.AutoService;
 
 /** HAR-8: the chest clip at armpit level; falls away where the sheet states that there is none. */
 @AutoService(Asking.class)
-public final class ClipAtArmpits extends RuleByEye {
+public final class ClipAtArmpits extends RuleByEye<ClipAtArmpits.Answer> {
+    /** What {@link Question#CLIP} is answered with. */
+    public enum Answer {
+        ARMPIT,
+        LOWER,
+        HIGHER,
+        OPEN,
+        NONE_HERE
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("CLIP"), RuleCode.HAR_8)
             .reopenedBy(
                     Change.INSERT,
@@ -34,19 +43,19 @@ public final class ClipAtArmpits extends RuleByEye {
                     Change.HARNESS_OPENED,
                     Change.CLIP_MOVED,
                     Change.OTHER_SEAT)
-            .asks(Asked.about(Question.CLIP)
+            .asks(Asked.about(Question.CLIP, Answer.class)
                     .ofShell()
-                    .holds("ARMPIT", "finding.HAR-8.armpit")
-                    .fix("LOWER", "finding.HAR-8.lower")
-                    .fix("HIGHER", "finding.HAR-8.higher")
-                    .fix("OPEN", "finding.HAR-8.open")
-                    .leftToRule("NONE_HERE")
-                    .shownIn(LookKey.HARNESSED, 390, "ARMPIT"))
+                    .holds(Answer.ARMPIT, "finding.HAR-8.armpit")
+                    .fix(Answer.LOWER, "finding.HAR-8.lower")
+                    .fix(Answer.HIGHER, "finding.HAR-8.higher")
+                    .fix(Answer.OPEN, "finding.HAR-8.open")
+                    .leftToRule(Answer.NONE_HERE)
+                    .shownIn(LookKey.HARNESSED, 390, Answer.ARMPIT))
             .decidedBy(SheetValue.CLIP)
             .at(StepKey.HARNESS, 400);
 
     public ClipAtArmpits() {
-        super(CARD);
+        super(CARD, Answer.class);
     }
 
     @Override
@@ -59,7 +68,7 @@ public final class ClipAtArmpits extends RuleByEye {
 
     /** None was seen: right where the sheet does not say that there is one. */
     @Override
-    protected Verdict.Judged further(PlaceNow place, Stamped<String> answer) {
+    protected Verdict.Judged further(PlaceNow place, Stamped<Answer> answer) {
         Evidence<Boolean> clip = clip(place);
         if (!clip.isLooked()) {
             return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.HAR-8.clipNotLooked")

@@ -23,7 +23,14 @@ import java.util.Optional;
 
 /** HAR-7: the harness passes the snug test that counts here, and is not too tight. */
 @AutoService(Asking.class)
-public final class HarnessSnug extends RuleByEye {
+public final class HarnessSnug extends RuleByEye<HarnessSnug.Answer> {
+    /** What {@link Question#SNUG} is answered with. */
+    public enum Answer {
+        SNUG,
+        LOOSE,
+        TOO_TIGHT
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("SNUG_TEST"), RuleCode.HAR_7)
             .reopenedBy(
                     Change.INSERT,
@@ -32,17 +39,17 @@ public final class HarnessSnug extends RuleByEye {
                     Change.HARNESS_OPENED,
                     Change.CLIP_MOVED,
                     Change.OTHER_SEAT)
-            .asks(Asked.about(Question.SNUG)
+            .asks(Asked.about(Question.SNUG, Answer.class)
                     .ofShell()
-                    .holds("SNUG", "finding.HAR-7.snug")
-                    .fix("LOOSE", "finding.HAR-7.loose")
-                    .fix("TOO_TIGHT", "finding.HAR-7.tooTight")
+                    .holds(Answer.SNUG, "finding.HAR-7.snug")
+                    .fix(Answer.LOOSE, "finding.HAR-7.loose")
+                    .fix(Answer.TOO_TIGHT, "finding.HAR-7.tooTight")
                     .byItself())
             .decidedBy(SheetValue.SNUG_TEST)
             .at(StepKey.HARNESS, 300);
 
     public HarnessSnug() {
-        super(CARD);
+        super(CARD, Answer.class);
     }
 
     @Override

@@ -27,21 +27,30 @@ import java.util.Optional;
 
 /** HAR-9: nothing thick under the harness; an estimate of what a layer hides may warn besides, and passes nothing. */
 @AutoService(Asking.class)
-public final class NothingThickUnder extends RuleByEye {
+public final class NothingThickUnder extends RuleByEye<NothingThickUnder.Answer> {
+    /** What {@link Question#CLOTHING} is answered with. */
+    public enum Answer {
+        THIN,
+        COAT_TESTED,
+        COAT_HID_SLACK,
+        SET_BEFORE_COAT,
+        COAT_UNDER_STRAPS
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("CLOTHING"), RuleCode.HAR_9)
             .reopenedBy(Change.HARNESS_OPENED, Change.OTHER_SEAT)
-            .asks(Asked.about(Question.CLOTHING)
+            .asks(Asked.about(Question.CLOTHING, Answer.class)
                     .ofShell()
-                    .holds("THIN", "finding.HAR-9.thin")
-                    .holds("COAT_TESTED", "finding.HAR-9.coatTested")
-                    .fix("COAT_HID_SLACK", "finding.HAR-9.coatHidSlack")
-                    .advises("SET_BEFORE_COAT", "finding.HAR-9.setBeforeCoat")
-                    .fix("COAT_UNDER_STRAPS", "finding.HAR-9.coatUnderStraps")
-                    .shownIn(LookKey.HARNESSED, 380, "THIN"))
+                    .holds(Answer.THIN, "finding.HAR-9.thin")
+                    .holds(Answer.COAT_TESTED, "finding.HAR-9.coatTested")
+                    .fix(Answer.COAT_HID_SLACK, "finding.HAR-9.coatHidSlack")
+                    .advises(Answer.SET_BEFORE_COAT, "finding.HAR-9.setBeforeCoat")
+                    .fix(Answer.COAT_UNDER_STRAPS, "finding.HAR-9.coatUnderStraps")
+                    .shownIn(LookKey.HARNESSED, 380, Answer.THIN))
             .at(StepKey.HARNESS, 200);
 
     public NothingThickUnder() {
-        super(CARD);
+        super(CARD, Answer.class);
     }
 
     @Override
@@ -67,8 +76,8 @@ public final class NothingThickUnder extends RuleByEye {
     public List<Ask> asks(Looks looks) {
         List<Ask> asks = new ArrayList<>(super.asks(looks));
         boolean thick = looks.situation()
-                .answer(Question.CLOTHING)
-                .filter(answer -> !answer.value().equals("THIN"))
+                .said(Question.CLOTHING, Answer.class)
+                .filter(answer -> answer.value() != Answer.THIN)
                 .isPresent();
         if (thick) {
             asks.add(Ask.offered(

@@ -25,24 +25,30 @@ import java.util.Optional;
 
 /** SUIT-5: what is seen at the shortest setting; a manual that says from which weight it is snug wins. */
 @AutoService(Asking.class)
-public final class SnugAtShortest extends RuleByEye {
+public final class SnugAtShortest extends RuleByEye<SnugAtShortest.Answer> {
+    /** What {@link Question#SNUG_SHORTEST} is answered with. */
+    public enum Answer {
+        SNUG,
+        STILL_LOOSE
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("SNUG_AT_SHORTEST"), RuleCode.SUIT_5)
             .requiredOf(Method::isThroughSlots)
             .clearedEarlier()
             .reopenedBy(Change.MEASURES_RENEWED, Change.OTHER_SEAT)
-            .asks(Asked.about(Question.SNUG_SHORTEST)
+            .asks(Asked.about(Question.SNUG_SHORTEST, Answer.class)
                     .ofShell()
-                    .leftToRule("SNUG")
-                    .stop("STILL_LOOSE", "finding.SUIT-5.stillLoose")
-                    .shownIn(LookKey.THREADED, 130, "SNUG"))
+                    .leftToRule(Answer.SNUG)
+                    .stop(Answer.STILL_LOOSE, "finding.SUIT-5.stillLoose")
+                    .shownIn(LookKey.THREADED, 130, Answer.SNUG))
             .at(StepKey.THREAD, 500);
 
     public SnugAtShortest() {
-        super(CARD);
+        super(CARD, Answer.class);
     }
 
     @Override
-    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
+    protected Verdict.Judged further(PlaceNow situation, Stamped<Answer> answer) {
         Evidence<Mass> from = situation
                 .seat()
                 .map(SeatSheet::harness)

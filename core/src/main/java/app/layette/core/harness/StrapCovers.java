@@ -17,21 +17,28 @@ import com.google.auto.service.AutoService;
 
 /** HAR-11: covers on the straps as the sheet says, clear of the clip, off the neck. */
 @AutoService(Asking.class)
-public final class StrapCovers extends WhereThere<Harness.Covers> {
+public final class StrapCovers extends WhereThere<Harness.Covers, StrapCovers.Answer> {
+    /** What {@link Question#COVERS} is answered with. */
+    public enum Answer {
+        AS_SHEET,
+        NOT_AS_SHEET
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("COVERS"), RuleCode.HAR_11)
             .requiredOf(Method::isThroughSlots)
             .reopenedBy(Change.OTHER_SEAT)
-            .asks(Asked.about(Question.COVERS)
+            .asks(Asked.about(Question.COVERS, Answer.class)
                     .ofShell()
-                    .leftToRule("AS_SHEET")
-                    .fix("NOT_AS_SHEET", "finding.HAR-11.notAsSheet")
-                    .shownIn(LookKey.THREADED, 140, "AS_SHEET"))
+                    .leftToRule(Answer.AS_SHEET)
+                    .fix(Answer.NOT_AS_SHEET, "finding.HAR-11.notAsSheet")
+                    .shownIn(LookKey.THREADED, 140, Answer.AS_SHEET))
             .decidedBy(SheetValue.COVERS)
             .at(StepKey.THREAD, 600);
 
     public StrapCovers() {
         super(
                 CARD,
+                Answer.class,
                 new Says("finding.HAR-11.coversNotKnown", "finding.HAR-11.coversNone", "finding.HAR-11.coversInOrder"),
                 SheetValue.COVERS,
                 seat -> seat.harness().covers(),

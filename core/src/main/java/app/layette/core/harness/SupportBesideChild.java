@@ -21,25 +21,33 @@ import com.google.auto.service.AutoService;
 /** HAR-10: rolls beside the child, or a cloth at the crotch, by the seat manual; where it was read and is silent, by the
  * profile's school. */
 @AutoService(Asking.class)
-public final class SupportBesideChild extends RuleByEye {
+public final class SupportBesideChild extends RuleByEye<SupportBesideChild.Answer> {
+    /** What {@link Question#SUPPORT} is answered with. */
+    public enum Answer {
+        NONE,
+        ROLLS_BESIDE,
+        CROTCH_CLOTH,
+        BEHIND_OR_UNDER
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("SUPPORT"), RuleCode.HAR_10)
             .reopenedBy(Change.OTHER_SEAT)
-            .asks(Asked.about(Question.SUPPORT)
+            .asks(Asked.about(Question.SUPPORT, Answer.class)
                     .ofShell()
-                    .holds("NONE", "finding.HAR-10.none")
-                    .leftToRule("ROLLS_BESIDE", "CROTCH_CLOTH")
-                    .stop("BEHIND_OR_UNDER", "finding.HAR-10.behindOrUnder")
-                    .shownIn(LookKey.HARNESSED, 370, "NONE"))
+                    .holds(Answer.NONE, "finding.HAR-10.none")
+                    .leftToRule(Answer.ROLLS_BESIDE, Answer.CROTCH_CLOTH)
+                    .stop(Answer.BEHIND_OR_UNDER, "finding.HAR-10.behindOrUnder")
+                    .shownIn(LookKey.HARNESSED, 370, Answer.NONE))
             .decidedBy(PermissionKey.ROLLS_BESIDE_CHILD, PermissionKey.CROTCH_CLOTH)
             .at(StepKey.HARNESS, 100);
 
     public SupportBesideChild() {
-        super(CARD);
+        super(CARD, Answer.class);
     }
 
     @Override
-    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
-        boolean cloth = answer.value().equals("CROTCH_CLOTH");
+    protected Verdict.Judged further(PlaceNow situation, Stamped<Answer> answer) {
+        boolean cloth = answer.value() == Answer.CROTCH_CLOTH;
         PermissionKey key = cloth ? PermissionKey.CROTCH_CLOTH : PermissionKey.ROLLS_BESIDE_CHILD;
         Finding.Builder finding = switch (situation.permission(key)) {
             case ALLOWED ->

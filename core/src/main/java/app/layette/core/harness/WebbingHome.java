@@ -15,21 +15,29 @@ import com.google.auto.service.AutoService;
 
 /** HAR-4: the webbing runs straight, home on its plate and free. */
 @AutoService(Asking.class)
-public final class WebbingHome extends RuleByEye {
+public final class WebbingHome extends RuleByEye<WebbingHome.Answer> {
+    /** What {@link Question#WEBBING} is answered with. */
+    public enum Answer {
+        STRAIGHT_HOME_AND_FREE,
+        TWISTED,
+        NOT_HOME_ON_PLATE,
+        DOES_NOT_RUN
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("WEBBING"), RuleCode.HAR_4)
             .requiredOf(Method::isThroughSlots)
             .clearedEarlier()
             .reopenedBy(Change.COVER, Change.SLOT, Change.OTHER_SEAT)
-            .asks(Asked.about(Question.WEBBING)
+            .asks(Asked.about(Question.WEBBING, Answer.class)
                     .ofShell()
-                    .holds("STRAIGHT_HOME_AND_FREE", "finding.HAR-4.straightHomeAndFree")
-                    .fix("TWISTED", "finding.HAR-4.twisted")
-                    .fix("NOT_HOME_ON_PLATE", "finding.HAR-4.notHomeOnPlate")
-                    .fix("DOES_NOT_RUN", "finding.HAR-4.doesNotRun")
-                    .shownIn(LookKey.THREADED, 120, "STRAIGHT_HOME_AND_FREE"))
+                    .holds(Answer.STRAIGHT_HOME_AND_FREE, "finding.HAR-4.straightHomeAndFree")
+                    .fix(Answer.TWISTED, "finding.HAR-4.twisted")
+                    .fix(Answer.NOT_HOME_ON_PLATE, "finding.HAR-4.notHomeOnPlate")
+                    .fix(Answer.DOES_NOT_RUN, "finding.HAR-4.doesNotRun")
+                    .shownIn(LookKey.THREADED, 120, Answer.STRAIGHT_HOME_AND_FREE))
             .at(StepKey.THREAD, 400);
 
     public WebbingHome() {
-        super(CARD);
+        super(CARD, Answer.class);
     }
 }

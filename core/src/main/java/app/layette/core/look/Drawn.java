@@ -1,6 +1,7 @@
 package app.layette.core.look;
 
 import app.layette.core.cabin.GapToFrontSeat;
+import app.layette.core.cabin.OneSystem;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Question;
@@ -91,6 +92,10 @@ final class Drawn {
         return new Answer(answer, new Fact.Answered(unit(), question, answer));
     }
 
+    private Answer eye(Question question, Enum<?> answer) {
+        return eye(question, answer.name());
+    }
+
     private Optional<Answer> answer(LookTable.Row row, Ask ask) {
         Question question = Question.valueOf(ask.question());
         String drawn = row.isAsSheet() ? system() : row.drawn();
@@ -100,7 +105,7 @@ final class Drawn {
 
     /** CAB-5: one system alone, the one that was chosen. */
     private String system() {
-        return plan.method().isByBelt() ? "BELT_ALONE" : "ANCHORS_ALONE";
+        return (plan.method().isByBelt() ? OneSystem.Answer.BELT_ALONE : OneSystem.Answer.ANCHORS_ALONE).name();
     }
 
     /** SUIT-9: in or out as the sheet asks; an optional piece as it comes with the seat, in. */
@@ -173,7 +178,7 @@ final class Drawn {
     /** CAB-10: where more than a flat hand is asked, as much as is asked. */
     private Answer gap(Length asked) {
         return GapToFrontSeat.isToldByHand(asked)
-                ? eye(Question.GAP, "FLAT_HAND")
+                ? eye(Question.GAP, GapToFrontSeat.Answer.FLAT_HAND)
                 : new Answer(
                         asked.millimetres() + " mm", new Fact.LengthMeasured(unit(), Fact.Dimension.GAP, asked, null));
     }

@@ -177,11 +177,15 @@ public record CabinAnswers(List<PlaceAnswer> answers) {
 
     /** CAB-13 e: a place that the caregiver can hardly reach ranks lower; they have the last word. */
     private static Optional<Finding> reach(Situation there, SeatingPosition position) {
-        Optional<String> answer = there.answer(Question.REACH).map(Stamped::value);
+        Optional<CaregiverReach> answer =
+                there.said(Question.REACH, CaregiverReach.class).map(Stamped::value);
         boolean middle = position.id().side() == Side.MIDDLE;
         boolean farDoor =
-                answer.filter("KERB_DOOR_ONLY"::equals).isPresent() && !middle && !isKerbSide(there, position);
-        boolean tooFarIn = answer.filter("NO_LEANING_IN"::equals).isPresent() && middle;
+                answer.filter(reach -> reach == CaregiverReach.KERB_DOOR_ONLY).isPresent()
+                        && !middle
+                        && !isKerbSide(there, position);
+        boolean tooFarIn =
+                answer.filter(reach -> reach == CaregiverReach.NO_LEANING_IN).isPresent() && middle;
         return farDoor || tooFarIn
                 ? Optional.of(Finding.of(Weight.ADVISE, "finding.CAB-13.hardToReach")
                         .changedBy("OTHER_PLACE")

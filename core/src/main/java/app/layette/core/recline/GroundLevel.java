@@ -42,14 +42,21 @@ import java.util.stream.Stream;
  */
 @AutoService(Asking.class)
 public final class GroundLevel implements Rule.OfPlace {
+    /** What {@link Question#GROUND} is answered with. */
+    public enum Answer {
+        LEVEL,
+        SLIGHT_SLOPE,
+        STEEP
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("LEVEL_GROUND"), RuleCode.REC_3)
             .requiredOf(Method::isReclined)
             .countsBeforeBirth()
             .reopenedBy(Change.CAR_MOVED, Change.OTHER_CAR, Change.PLACE_OR_METHOD)
-            .asks(Asked.about(Question.GROUND)
-                    .holds("LEVEL", "finding.REC-3.level")
-                    .fix("SLIGHT_SLOPE", "finding.REC-3.slightSlope")
-                    .fix("STEEP", "finding.REC-3.steep"))
+            .asks(Asked.about(Question.GROUND, Answer.class)
+                    .holds(Answer.LEVEL, "finding.REC-3.level")
+                    .fix(Answer.SLIGHT_SLOPE, "finding.REC-3.slightSlope")
+                    .fix(Answer.STEEP, "finding.REC-3.steep"))
             .at(StepKey.GROUND, 100);
 
     private static final double FINE_DEGREES = 1;
@@ -86,7 +93,7 @@ public final class GroundLevel implements Rule.OfPlace {
         Optional<Stamped<Angle>> byAngle = byAngle(situation);
         return byAngle.filter(angle -> angle.isAfter(situation.answer(Question.GROUND)))
                 .map(angle -> (Verdict) Verdict.judged(judge(angle.value())).restingOn(angle))
-                .orElseGet(() -> new AnsweredByEye<>(Question.GROUND).judge(situation));
+                .orElseGet(() -> new AnsweredByEye<>(Question.GROUND, Answer.class).judge(situation));
     }
 
     private static Finding.Builder judge(Angle pitch) {

@@ -44,6 +44,13 @@ import java.util.Set;
  */
 @AutoService(Asking.class)
 public final class LevelWithChild implements Rule {
+    /** What {@link Question#SIDES} is answered with. */
+    public enum Answer {
+        ALIKE,
+        ONE_ONLY,
+        DIFFER
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.LEVEL, RuleCode.REC_1)
             .requiredOf(Method::isReclined)
             .reopenedBy(
@@ -54,9 +61,9 @@ public final class LevelWithChild implements Rule {
                     Change.CARRIER_ON_OFF,
                     Change.CAR_MOVED)
             .reopenedElsewhere()
-            .asks(Asked.about(Question.SIDES)
+            .asks(Asked.about(Question.SIDES, Answer.class)
                     .of(RuleCode.REC_3)
-                    .leftToRule("ALIKE", "ONE_ONLY", "DIFFER")
+                    .leftToRule(Answer.ALIKE, Answer.ONE_ONLY, Answer.DIFFER)
                     .byItself())
             .decidedBy(SheetValue.INDICATOR, SheetValue.LEVEL_PASS, SheetValue.SIDES)
             .at(StepKey.LEVEL_CHILD, 100);
@@ -139,22 +146,23 @@ public final class LevelWithChild implements Rule {
         if (!asked && situation.answer(Question.SIDES).isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(new AnsweredByEye<>(Question.SIDES, (here, answer) -> compared(indicator, answer.value()))
-                .judge(situation));
+        return Optional.of(
+                new AnsweredByEye<>(Question.SIDES, Answer.class, (here, answer) -> compared(indicator, answer.value()))
+                        .judge(situation));
     }
 
-    private static Verdict.Judged compared(Indicator indicator, String answer) {
-        if (answer.equals("DIFFER")) {
+    private static Verdict.Judged compared(Indicator indicator, Answer answer) {
+        if (answer == Answer.DIFFER) {
             return Verdict.judged(
                     Finding.of(Weight.FIX, "finding.REC-3.sidesDiffer").changedBy("LEVEL_GROUND"));
         }
-        if (answer.equals("ONE_ONLY") && indicator.sides() == null) {
+        if (answer == Answer.ONE_ONLY && indicator.sides() == null) {
             // Whether the other one fell off or never was there stands in the seat manual.
             return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.REC-3.sidesNotLooked")
                     .lacks(SheetValue.SIDES)
                     .changedBy("SEAT_MANUAL"));
         }
-        boolean missing = answer.equals("ONE_ONLY") && indicator.sides() == Indicator.Sides.BOTH;
+        boolean missing = answer == Answer.ONE_ONLY && indicator.sides() == Indicator.Sides.BOTH;
         return Verdict.judged(Finding.of(
                         missing ? Weight.FIX : Weight.HOLDS,
                         missing ? "finding.REC-3.otherSideMissing" : "finding.REC-3.sidesAlike")

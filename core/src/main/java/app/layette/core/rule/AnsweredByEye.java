@@ -13,15 +13,17 @@ import java.util.function.BiFunction;
  * What one answer by eye comes to. Answers that need more than themselves are handed to {@code further}.
  *
  * @param <N> the part of the situation that is at hand for that
+ * @param <A> the answers to the question
  * @param question what is asked
+ * @param answers the kind of its answers
  * @param further judges the answers that are left to the rule
  */
-public record AnsweredByEye<N extends FactsNow>(
-        Question question, BiFunction<N, Stamped<String>, Verdict.Judged> further) {
+public record AnsweredByEye<N extends FactsNow, A extends Enum<A>>(
+        Question question, Class<A> answers, BiFunction<N, Stamped<A>, Verdict.Judged> further) {
 
-    public AnsweredByEye(Question question) {
-        this(question, (now, answer) -> {
-            throw leftUnjudged(question, answer.value());
+    public AnsweredByEye(Question question, Class<A> answers) {
+        this(question, answers, (now, answer) -> {
+            throw leftUnjudged(question, answer.value().name());
         });
     }
 
@@ -37,7 +39,7 @@ public record AnsweredByEye<N extends FactsNow>(
     public Verdict judge(N now, Stamped<String> given) {
         Verdict.Judged verdict = Answers.weight(question, given.value())
                 .map(weight -> Verdict.judged(finding(question, given.value(), weight)))
-                .orElseGet(() -> further.apply(now, given))
+                .orElseGet(() -> further.apply(now, given.with(Enum.valueOf(answers, given.value()))))
                 .restingOn(given);
         return verdict.passes() && !question.isPassedBy(given.how()) ? Verdict.open(Missing.Entry.LOOK_HERE) : verdict;
     }

@@ -147,7 +147,7 @@ public record RuleCard(
         }
 
         /** It asks this by eye. */
-        public Builder asks(Asked.Builder question) {
+        public Builder asks(Asked.Builder<?> question) {
             asked.add(question.by(code));
             return this;
         }

@@ -14,8 +14,11 @@ import java.util.function.Predicate;
 /**
  * A rule about something that not every restraint has: where the sheet says that there is none it holds, where it says
  * that there is one a look decides, and where nobody has read the sheet nothing is known.
+ *
+ * @param <T> what the sheet says of it
+ * @param <A> the answers to the look
  */
-public abstract class WhereThere<T> extends RuleByEye {
+public abstract class WhereThere<T, A extends Enum<A>> extends RuleByEye<A> {
     /** The whole keys of what is said where nobody has looked, where there is none, and where it is in order. */
     public record Says(String notKnown, String none, String inOrder) {}
 
@@ -33,8 +36,13 @@ public abstract class WhereThere<T> extends RuleByEye {
      * @param isThere whether that value means one
      */
     protected WhereThere(
-            RuleCard card, Says says, SheetValue value, Function<SeatSheet, Evidence<T>> has, Predicate<T> isThere) {
-        super(card);
+            RuleCard card,
+            Class<A> answers,
+            Says says,
+            SheetValue value,
+            Function<SeatSheet, Evidence<T>> has,
+            Predicate<T> isThere) {
+        super(card, answers);
         this.says = says;
         this.value = value;
         this.has = has;
@@ -60,7 +68,7 @@ public abstract class WhereThere<T> extends RuleByEye {
     }
 
     @Override
-    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
+    protected Verdict.Judged further(PlaceNow situation, Stamped<A> answer) {
         return Verdict.judged(Finding.of(Weight.HOLDS, says.inOrder())
                 .from(situation.seat().map(has).orElse(Evidence.notLooked()))
                 .changedBy(question().name()));

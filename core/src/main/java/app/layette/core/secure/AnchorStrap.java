@@ -20,26 +20,34 @@ import com.google.auto.service.AutoService;
 
 /** SEC-3: the strap straight and its tail stowed; under a lock-off only where the seat manual says so. */
 @AutoService(Asking.class)
-public final class AnchorStrap extends RuleByEye {
+public final class AnchorStrap extends RuleByEye<AnchorStrap.Answer> {
+    /** What {@link Question#STRAP} is answered with. */
+    public enum Answer {
+        STRAIGHT_AND_STOWED,
+        TWISTED,
+        TAIL_LOOSE,
+        UNDER_LOCK_OFF
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("STRAP"), RuleCode.SEC_3)
             .requiredOf(Method::isByAnchorStrap)
             .countsBeforeBirth()
             .reopenedElsewhere()
-            .asks(Asked.about(Question.STRAP)
-                    .holds("STRAIGHT_AND_STOWED", "finding.SEC-3.straightAndStowed")
-                    .fix("TWISTED", "finding.SEC-3.twisted")
-                    .fix("TAIL_LOOSE", "finding.SEC-3.tailLoose")
-                    .leftToRule("UNDER_LOCK_OFF")
-                    .shownIn(LookKey.FIXED, 250, "STRAIGHT_AND_STOWED"))
+            .asks(Asked.about(Question.STRAP, Answer.class)
+                    .holds(Answer.STRAIGHT_AND_STOWED, "finding.SEC-3.straightAndStowed")
+                    .fix(Answer.TWISTED, "finding.SEC-3.twisted")
+                    .fix(Answer.TAIL_LOOSE, "finding.SEC-3.tailLoose")
+                    .leftToRule(Answer.UNDER_LOCK_OFF)
+                    .shownIn(LookKey.FIXED, 250, Answer.STRAIGHT_AND_STOWED))
             .decidedBy(PermissionKey.ANCHOR_STRAP_UNDER_LOCK_OFF)
             .at(StepKey.TIGHTEN, 500);
 
     public AnchorStrap() {
-        super(CARD);
+        super(CARD, Answer.class);
     }
 
     @Override
-    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
+    protected Verdict.Judged further(PlaceNow situation, Stamped<Answer> answer) {
         Finding.Builder finding = switch (situation.permission(PermissionKey.ANCHOR_STRAP_UNDER_LOCK_OFF)) {
             case ALLOWED -> Finding.of(Weight.HOLDS, "finding.SEC-3.underLockOffAllowed");
             case NOT_ALLOWED -> Finding.of(Weight.FIX, "finding.SEC-3.underLockOffNotAllowed");

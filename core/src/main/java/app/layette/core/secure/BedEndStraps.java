@@ -17,21 +17,28 @@ import com.google.auto.service.AutoService;
 
 /** SEC-3: a car bed's own straps round the lap part. */
 @AutoService(Asking.class)
-public final class BedEndStraps extends WhereThere<Boolean> {
+public final class BedEndStraps extends WhereThere<Boolean, BedEndStraps.Answer> {
+    /** What {@link Question#END_STRAPS} is answered with. */
+    public enum Answer {
+        ROUND_THE_LAP_PART,
+        LOOSE
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("END_STRAPS"), RuleCode.SEC_3)
             .requiredOf(method -> method.kind() == SeatKind.CAR_BED)
             .reopenedBy(Change.TIGHTENED, Change.BELT_TOUCHED)
             .reopenedElsewhere()
-            .asks(Asked.about(Question.END_STRAPS)
-                    .leftToRule("ROUND_THE_LAP_PART")
-                    .fix("LOOSE", "finding.SEC-3.loose")
-                    .shownIn(LookKey.FIXED, 280, "ROUND_THE_LAP_PART"))
+            .asks(Asked.about(Question.END_STRAPS, Answer.class)
+                    .leftToRule(Answer.ROUND_THE_LAP_PART)
+                    .fix(Answer.LOOSE, "finding.SEC-3.loose")
+                    .shownIn(LookKey.FIXED, 280, Answer.ROUND_THE_LAP_PART))
             .decidedBy(SheetValue.END_STRAPS)
             .at(StepKey.TIGHTEN, 400);
 
     public BedEndStraps() {
         super(
                 CARD,
+                Answer.class,
                 new Says(
                         "finding.SEC-3.endStrapsNotKnown",
                         "finding.SEC-3.endStrapsNone",

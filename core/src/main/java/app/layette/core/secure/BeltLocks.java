@@ -34,19 +34,42 @@ import java.util.Optional;
 /** SEC-1: there is a way to lock the belt of this place for this restraint. */
 @AutoService(Asking.class)
 public final class BeltLocks implements Rule.OfPlace {
+    /** What {@link Question#RETRACTOR} is answered with. */
+    public enum RetractorSeen {
+        SWITCHABLE,
+        AUTOMATIC,
+        EMERGENCY_ONLY,
+        UNSURE
+    }
+
+    /** What {@link Question#LATCH_PLATE} is answered with. */
+    public enum LatchPlateSeen {
+        SLIDING,
+        LOCKING,
+        SWITCHABLE,
+        SEWN_ON,
+        CRASH_LOCKING,
+        UNSURE
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.BELT_LOCKS, RuleCode.SEC_1)
             .requiredOf(Method::isByBelt)
             .countsBeforeBirth()
             .saidBeforehand()
             .ofPlaceAlone()
-            .asks(Asked.about(Question.RETRACTOR)
-                    .leftToRule("SWITCHABLE", "AUTOMATIC", "EMERGENCY_ONLY")
-                    .notKnown("UNSURE")
+            .asks(Asked.about(Question.RETRACTOR, RetractorSeen.class)
+                    .leftToRule(RetractorSeen.SWITCHABLE, RetractorSeen.AUTOMATIC, RetractorSeen.EMERGENCY_ONLY)
+                    .notKnown(RetractorSeen.UNSURE)
                     .read()
                     .byItself())
-            .asks(Asked.about(Question.LATCH_PLATE)
-                    .leftToRule("SLIDING", "LOCKING", "SWITCHABLE", "SEWN_ON", "CRASH_LOCKING")
-                    .notKnown("UNSURE")
+            .asks(Asked.about(Question.LATCH_PLATE, LatchPlateSeen.class)
+                    .leftToRule(
+                            LatchPlateSeen.SLIDING,
+                            LatchPlateSeen.LOCKING,
+                            LatchPlateSeen.SWITCHABLE,
+                            LatchPlateSeen.SEWN_ON,
+                            LatchPlateSeen.CRASH_LOCKING)
+                    .notKnown(LatchPlateSeen.UNSURE)
                     .read()
                     .byItself())
             .decidedBy(PermissionKey.LOCKING_CLIP, PermissionKey.BELT_LOCKABLE)

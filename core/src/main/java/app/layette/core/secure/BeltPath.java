@@ -15,21 +15,29 @@ import com.google.auto.service.AutoService;
 
 /** SEC-3: the belt straight, in the path for this way of riding. */
 @AutoService(Asking.class)
-public final class BeltPath extends RuleByEye {
+public final class BeltPath extends RuleByEye<BeltPath.Answer> {
+    /** What {@link Question#BELT_ROUTE} is answered with. */
+    public enum Answer {
+        STRAIGHT_IN_PATH,
+        TWISTED,
+        WRONG_PATH,
+        UNUSED_ANCHORS_LOOSE
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("BELT_PATH"), RuleCode.SEC_3)
             .requiredOf(Method::isByBelt)
             .countsBeforeBirth()
             .reopenedBy(Change.BELT_TOUCHED)
             .reopenedElsewhere()
-            .asks(Asked.about(Question.BELT_ROUTE)
-                    .holds("STRAIGHT_IN_PATH", "finding.SEC-3.straightInPath")
-                    .fix("TWISTED", "finding.SEC-3.twisted")
-                    .fix("WRONG_PATH", "finding.SEC-3.wrongPath")
-                    .fix("UNUSED_ANCHORS_LOOSE", "finding.SEC-3.unusedAnchorsLoose")
-                    .shownIn(LookKey.FIXED, 210, "STRAIGHT_IN_PATH"))
+            .asks(Asked.about(Question.BELT_ROUTE, Answer.class)
+                    .holds(Answer.STRAIGHT_IN_PATH, "finding.SEC-3.straightInPath")
+                    .fix(Answer.TWISTED, "finding.SEC-3.twisted")
+                    .fix(Answer.WRONG_PATH, "finding.SEC-3.wrongPath")
+                    .fix(Answer.UNUSED_ANCHORS_LOOSE, "finding.SEC-3.unusedAnchorsLoose")
+                    .shownIn(LookKey.FIXED, 210, Answer.STRAIGHT_IN_PATH))
             .at(StepKey.ROUTE_BELT, 300);
 
     public BeltPath() {
-        super(CARD);
+        super(CARD, Answer.class);
     }
 }

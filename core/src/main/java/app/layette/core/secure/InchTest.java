@@ -31,13 +31,19 @@ import java.util.Optional;
  */
 @AutoService(Asking.class)
 public final class InchTest implements Rule.OfPlace {
+    /** What {@link Question#MOVEMENT} is answered with. */
+    public enum Answer {
+        UNDER_AN_INCH,
+        AN_INCH_OR_MORE
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("INCH_TEST"), RuleCode.SEC_6)
             .countsBeforeBirth()
             .reopenedBy(Change.TIGHTENED, Change.BELT_TOUCHED, Change.ANCHOR_TOUCHED, Change.ARMS_WALKED_IN)
             .reopenedElsewhere()
-            .asks(Asked.about(Question.MOVEMENT)
-                    .holds("UNDER_AN_INCH", "finding.SEC-6.underAnInch")
-                    .fix("AN_INCH_OR_MORE", "finding.SEC-6.anInchOrMore")
+            .asks(Asked.about(Question.MOVEMENT, Answer.class)
+                    .holds(Answer.UNDER_AN_INCH, "finding.SEC-6.underAnInch")
+                    .fix(Answer.AN_INCH_OR_MORE, "finding.SEC-6.anInchOrMore")
                     .byItself())
             .at(StepKey.INCH, 100);
 
@@ -59,7 +65,7 @@ public final class InchTest implements Rule.OfPlace {
         Optional<Stamped<Fact.LengthMeasured>> byTape = situation.measured(Dimension.MOVEMENT);
         Optional<Stamped<String>> byEye = situation.answer(Question.MOVEMENT);
         if (byTape.filter(tape -> tape.isAfter(byEye)).isEmpty()) {
-            return new AnsweredByEye<>(Question.MOVEMENT).judge(situation);
+            return new AnsweredByEye<>(Question.MOVEMENT, Answer.class).judge(situation);
         }
         Length movement = byTape.get().value().length();
         boolean under = movement.isLessThan(LIMIT);

@@ -25,25 +25,32 @@ import com.google.auto.service.AutoService;
 
 /** HAR-12, CAB-11: flat, with the head as the sheet says; one that says nothing leaves it not known. */
 @AutoService(Asking.class)
-public final class LiesFlat extends RuleByEye {
+public final class LiesFlat extends RuleByEye<LiesFlat.Answer> {
+    /** What {@link Question#LIES_FLAT} is answered with. */
+    public enum Answer {
+        FLAT_HEAD_AS_SHEET,
+        HEAD_OTHER_WAY,
+        NOT_FLAT
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("LIES_FLAT"), RuleCode.HAR_12)
             .requiredOf(Method::isFlat)
             .reopenedBy(Change.HARNESS_OPENED)
             .reopenedElsewhere()
-            .asks(Asked.about(Question.LIES_FLAT)
-                    .leftToRule("FLAT_HEAD_AS_SHEET")
-                    .fix("HEAD_OTHER_WAY", "finding.HAR-12.headOtherWay")
-                    .fix("NOT_FLAT", "finding.HAR-12.notFlat")
-                    .shownIn(LookKey.HARNESSED, 400, "FLAT_HEAD_AS_SHEET"))
+            .asks(Asked.about(Question.LIES_FLAT, Answer.class)
+                    .leftToRule(Answer.FLAT_HEAD_AS_SHEET)
+                    .fix(Answer.HEAD_OTHER_WAY, "finding.HAR-12.headOtherWay")
+                    .fix(Answer.NOT_FLAT, "finding.HAR-12.notFlat")
+                    .shownIn(LookKey.HARNESSED, 400, Answer.FLAT_HEAD_AS_SHEET))
             .decidedBy(SheetValue.HEAD_DIRECTION)
             .at(StepKey.HARNESS, 500);
 
     public LiesFlat() {
-        super(CARD);
+        super(CARD, Answer.class);
     }
 
     @Override
-    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
+    protected Verdict.Judged further(PlaceNow situation, Stamped<Answer> answer) {
         Evidence<HeadDirection> head = headDirection(situation);
         return Verdict.judged(head.value()
                 .map(direction -> Finding.of(Weight.HOLDS, "finding.HAR-12.flatHeadAsSheet")

@@ -28,15 +28,21 @@ import java.util.Optional;
 /** SEC-2: the lock-off that the sheet lists is closed over the part of the belt that the sheet says. */
 @AutoService(Asking.class)
 public final class LockOffClosed implements Rule.OfPlace {
+    /** What {@link Question#LOCK_OFF} is answered with. */
+    public enum Answer {
+        CLOSED,
+        OPEN
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("LOCK_OFF"), RuleCode.SEC_2)
             .requiredOf(Method::isByBelt)
             .countsBeforeBirth()
             .reopenedBy(Change.BELT_TOUCHED)
             .reopenedElsewhere()
-            .asks(Asked.about(Question.LOCK_OFF)
-                    .leftToRule("CLOSED")
-                    .fix("OPEN", "finding.SEC-2.open")
-                    .shownIn(LookKey.FIXED, 260, "CLOSED"))
+            .asks(Asked.about(Question.LOCK_OFF, Answer.class)
+                    .leftToRule(Answer.CLOSED)
+                    .fix(Answer.OPEN, "finding.SEC-2.open")
+                    .shownIn(LookKey.FIXED, 260, Answer.CLOSED))
             .decidedBy(SheetValue.LOCK_OFFS)
             .at(StepKey.TIGHTEN, 100);
 
@@ -70,10 +76,10 @@ public final class LockOffClosed implements Rule.OfPlace {
             return Verdict.judged(
                     Finding.of(Weight.HOLDS, "finding.SEC-2.noLockOff").from(lockOffs));
         }
-        return new AnsweredByEye<>(Question.LOCK_OFF, LockOffClosed::closed).judge(situation);
+        return new AnsweredByEye<>(Question.LOCK_OFF, Answer.class, LockOffClosed::closed).judge(situation);
     }
 
-    private static Verdict.Judged closed(PlaceNow situation, Stamped<String> answer) {
+    private static Verdict.Judged closed(PlaceNow situation, Stamped<Answer> answer) {
         return Verdict.judged(Finding.of(Weight.HOLDS, "finding.SEC-2.closed").from(BeltRules.lockOffs(situation)));
     }
 }

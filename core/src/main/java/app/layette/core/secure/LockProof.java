@@ -15,20 +15,26 @@ import com.google.auto.service.AutoService;
 
 /** SEC-1: the belt proved locked, by pulling it. */
 @AutoService(Asking.class)
-public final class LockProof extends RuleByEye {
+public final class LockProof extends RuleByEye<LockProof.Answer> {
+    /** What {@link Question#LOCK_PROOF} is answered with. */
+    public enum Answer {
+        HELD,
+        SLIPPED
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("LOCK_PROOF"), RuleCode.SEC_1)
             .requiredOf(Method::isByBelt)
             .countsBeforeBirth()
             .reopenedBy(Change.TIGHTENED, Change.BELT_TOUCHED)
             .reopenedElsewhere()
-            .asks(Asked.about(Question.LOCK_PROOF)
-                    .holds("HELD", "finding.SEC-1.held")
-                    .fix("SLIPPED", "finding.SEC-1.slipped")
+            .asks(Asked.about(Question.LOCK_PROOF, Answer.class)
+                    .holds(Answer.HELD, "finding.SEC-1.held")
+                    .fix(Answer.SLIPPED, "finding.SEC-1.slipped")
                     .byItself())
             .at(StepKey.TIGHTEN, 200);
 
     public LockProof() {
-        super(CARD);
+        super(CARD, Answer.class);
     }
 
     /** Once it is known that a belt holds it. */

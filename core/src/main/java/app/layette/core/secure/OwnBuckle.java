@@ -24,14 +24,20 @@ import java.util.List;
 /** CAB-7: the buckle that belongs to the place; two belts have two of them. */
 @AutoService(Asking.class)
 public final class OwnBuckle implements Rule.OfPlace {
+    /** What {@link Question#BUCKLE} is answered with. */
+    public enum Answer {
+        ITS_OWN,
+        ANOTHER
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("BUCKLE"), RuleCode.CAB_7)
             .requiredOf(Method::isByBelt)
             .countsBeforeBirth()
             .reopenedElsewhere()
-            .asks(Asked.about(Question.BUCKLE)
-                    .holds("ITS_OWN", "finding.CAB-7.itsOwn")
-                    .fix("ANOTHER", "finding.CAB-7.another")
-                    .shownIn(LookKey.FIXED, 220, "ITS_OWN"))
+            .asks(Asked.about(Question.BUCKLE, Answer.class)
+                    .holds(Answer.ITS_OWN, "finding.CAB-7.itsOwn")
+                    .fix(Answer.ANOTHER, "finding.CAB-7.another")
+                    .shownIn(LookKey.FIXED, 220, Answer.ITS_OWN))
             .at(StepKey.ROUTE_BELT, 400);
 
     @Override
@@ -49,7 +55,7 @@ public final class OwnBuckle implements Rule.OfPlace {
 
     @Override
     public Verdict judge(PlaceNow situation) {
-        AnsweredByEye<PlaceNow> byEye = new AnsweredByEye<>(Question.BUCKLE);
+        AnsweredByEye<PlaceNow, Answer> byEye = new AnsweredByEye<>(Question.BUCKLE, Answer.class);
         Verdict first = byEye.judge(situation);
         boolean two =
                 situation.method().filter(method -> method.takesTwoPlaces()).isPresent();

@@ -18,22 +18,29 @@ import com.google.auto.service.AutoService;
 
 /** SEC-2: a tension panel closed over the belt and locked. */
 @AutoService(Asking.class)
-public final class TensionPanel extends WhereThere<Boolean> {
+public final class TensionPanel extends WhereThere<Boolean, TensionPanel.Answer> {
+    /** What {@link Question#PANEL} is answered with. */
+    public enum Answer {
+        CLOSED_AND_LOCKED,
+        NOT_CLOSED
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("PANEL"), RuleCode.SEC_2)
             .requiredOf(method -> method.isByBelt() && method.staysInTheCar())
             .countsBeforeBirth()
             .reopenedBy(Change.TIGHTENED, Change.BELT_TOUCHED)
             .reopenedElsewhere()
-            .asks(Asked.about(Question.PANEL)
-                    .leftToRule("CLOSED_AND_LOCKED")
-                    .fix("NOT_CLOSED", "finding.SEC-2.notClosed")
-                    .shownIn(LookKey.FIXED, 270, "CLOSED_AND_LOCKED"))
+            .asks(Asked.about(Question.PANEL, Answer.class)
+                    .leftToRule(Answer.CLOSED_AND_LOCKED)
+                    .fix(Answer.NOT_CLOSED, "finding.SEC-2.notClosed")
+                    .shownIn(LookKey.FIXED, 270, Answer.CLOSED_AND_LOCKED))
             .decidedBy(SheetValue.PANEL)
             .at(StepKey.TIGHTEN, 300);
 
     public TensionPanel() {
         super(
                 CARD,
+                Answer.class,
                 new Says("finding.SEC-2.panelNotKnown", "finding.SEC-2.panelNone", "finding.SEC-2.panelInOrder"),
                 SheetValue.PANEL,
                 SeatSheet::tensionPanel,

@@ -19,22 +19,29 @@ import com.google.auto.service.AutoService;
 
 /** SEC-7: a shell that turns, turned back and locked. */
 @AutoService(Asking.class)
-public final class TurnedBack extends WhereThere<Rotation> {
+public final class TurnedBack extends WhereThere<Rotation, TurnedBack.Answer> {
+    /** What {@link Question#TURNED_BACK} is answered with. */
+    public enum Answer {
+        BACK_AND_LOCKED,
+        NOT_LOCKED
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("TURNED_BACK"), RuleCode.SEC_7)
             .requiredOf(Method::staysInTheCar)
             .reopenedBy(Change.CARRIER_ON_OFF, Change.TURNED)
             .reopenedElsewhere()
             .reopenedOnTurningBaseBy(Change.HARNESS_OPENED)
-            .asks(Asked.about(Question.TURNED_BACK)
-                    .leftToRule("BACK_AND_LOCKED")
-                    .fix("NOT_LOCKED", "finding.SEC-7.notLocked")
-                    .shownIn(LookKey.DOOR, 440, "BACK_AND_LOCKED"))
+            .asks(Asked.about(Question.TURNED_BACK, Answer.class)
+                    .leftToRule(Answer.BACK_AND_LOCKED)
+                    .fix(Answer.NOT_LOCKED, "finding.SEC-7.notLocked")
+                    .shownIn(LookKey.DOOR, 440, Answer.BACK_AND_LOCKED))
             .decidedBy(SheetValue.ROTATION)
             .at(StepKey.TURN_BACK, 100);
 
     public TurnedBack() {
         super(
                 CARD,
+                Answer.class,
                 new Says(
                         "finding.SEC-7.rotationNotKnown",
                         "finding.SEC-7.rotationNone",

@@ -25,7 +25,13 @@ import java.util.List;
 
 /** SEC-7: every indicator that the sheet lists shows locked; a sheet that lists none says so. */
 @AutoService(Asking.class)
-public final class Windows extends RuleByEye {
+public final class Windows extends RuleByEye<Windows.Answer> {
+    /** What {@link Question#WINDOWS} is answered with. */
+    public enum Answer {
+        ALL_LOCKED,
+        NOT_ALL
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.WINDOWS, RuleCode.SEC_7)
             .requiredOf(method -> !method.isBaseless())
             .countsBeforeBirth()
@@ -33,16 +39,16 @@ public final class Windows extends RuleByEye {
                     Change.TIGHTENED, Change.BELT_TOUCHED, Change.ANCHOR_TOUCHED, Change.ARMS_WALKED_IN, Change.TURNED)
             .reopenedElsewhere()
             .reopenedOnTurningBaseBy(Change.HARNESS_OPENED)
-            .asks(Asked.about(Question.WINDOWS)
-                    .leftToRule("ALL_LOCKED")
-                    .fix("NOT_ALL", "finding.SEC-7.notAll")
-                    .shownIn(LookKey.SHOWN, 320, "ALL_LOCKED")
-                    .shownIn(LookKey.DOOR, 450, "ALL_LOCKED"))
+            .asks(Asked.about(Question.WINDOWS, Answer.class)
+                    .leftToRule(Answer.ALL_LOCKED)
+                    .fix(Answer.NOT_ALL, "finding.SEC-7.notAll")
+                    .shownIn(LookKey.SHOWN, 320, Answer.ALL_LOCKED)
+                    .shownIn(LookKey.DOOR, 450, Answer.ALL_LOCKED))
             .decidedBy(SheetValue.WINDOWS)
             .at(StepKey.LEG_AND_WINDOWS, 200);
 
     public Windows() {
-        super(CARD);
+        super(CARD, Answer.class);
     }
 
     @Override
@@ -66,7 +72,7 @@ public final class Windows extends RuleByEye {
     }
 
     @Override
-    protected Verdict.Judged further(PlaceNow situation, Stamped<String> answer) {
+    protected Verdict.Judged further(PlaceNow situation, Stamped<Answer> answer) {
         return Verdict.judged(Finding.of(Weight.HOLDS, "finding.SEC-7.allLocked"));
     }
 

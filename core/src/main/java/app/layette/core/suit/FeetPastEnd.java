@@ -30,14 +30,20 @@ import com.google.auto.service.AutoService;
  */
 @AutoService(Asking.class)
 public final class FeetPastEnd implements Rule.OfChild {
+    /** What {@link Question#FEET} is answered with. */
+    public enum Answer {
+        WITHIN,
+        PAST_END
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("FEET"), RuleCode.SUIT_6)
             .requiredOf(Method::isReclined)
             .clearedEarlier()
             .reopenedBy(Change.MEASURES_RENEWED, Change.OTHER_SEAT)
-            .asks(Asked.about(Question.FEET)
-                    .holds("WITHIN", "finding.SUIT-6.within")
-                    .leftToRule("PAST_END")
-                    .shownIn(LookKey.SEATED, 60, "WITHIN"))
+            .asks(Asked.about(Question.FEET, Answer.class)
+                    .holds(Answer.WITHIN, "finding.SUIT-6.within")
+                    .leftToRule(Answer.PAST_END)
+                    .shownIn(LookKey.SEATED, 60, Answer.WITHIN))
             .decidedBy(PermissionKey.FEET_PAST_END)
             .at(StepKey.FITS, 400);
 
@@ -54,7 +60,7 @@ public final class FeetPastEnd implements Rule.OfChild {
         if (!mayMatter(papers)) {
             return Verdict.judged(Finding.of(Weight.HOLDS, "finding.SUIT-6.noLimit"));
         }
-        return new AnsweredByEye<>(Question.FEET, FeetPastEnd::past).judge(papers);
+        return new AnsweredByEye<>(Question.FEET, Answer.class, FeetPastEnd::past).judge(papers);
     }
 
     /** Whether a look at the feet can change anything here. */
@@ -67,7 +73,7 @@ public final class FeetPastEnd implements Rule.OfChild {
         return papers.permission(PermissionKey.FEET_PAST_END) != Permission.ALLOWED;
     }
 
-    private static Verdict.Judged past(PapersNow papers, Stamped<String> answer) {
+    private static Verdict.Judged past(PapersNow papers, Stamped<Answer> answer) {
         return Verdict.judged(
                 papers.permission(PermissionKey.FEET_PAST_END) == Permission.NOT_ALLOWED
                         ? Finding.of(Weight.STOP, "finding.SUIT-6.pastNotAllowed")

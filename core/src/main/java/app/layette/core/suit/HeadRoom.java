@@ -1,5 +1,6 @@
 package app.layette.core.suit;
 
+import app.layette.core.entry.Answers;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Asking;
 import app.layette.core.entry.Change;
@@ -37,11 +38,20 @@ import java.util.Optional;
  */
 @AutoService(Asking.class)
 public final class HeadRoom implements Rule.OfRestraint {
+    /** What {@link Question#HEAD_ROOM} is answered with. */
+    public enum Answer {
+        AT_LEAST_50,
+        AT_LEAST_25,
+        LESS
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.HEAD_ROOM, RuleCode.SUIT_3)
             .requiredOf(Method::isThroughSlots)
             .clearedEarlier()
             .reopenedBy(Change.INSERT, Change.COVER, Change.MEASURES_RENEWED, Change.OTHER_SEAT)
-            .asks(Asked.about(Question.HEAD_ROOM).ofShell().leftToRule("AT_LEAST_50", "AT_LEAST_25", "LESS"))
+            .asks(Asked.about(Question.HEAD_ROOM, Answer.class)
+                    .ofShell()
+                    .leftToRule(Answer.AT_LEAST_50, Answer.AT_LEAST_25, Answer.LESS))
             .decidedBy(SheetValue.HEAD_ROOM)
             .decidedBy(Fact.Quantity.HEAD_ROOM)
             .at(StepKey.SHOULDER, 200);
@@ -161,18 +171,19 @@ public final class HeadRoom implements Rule.OfRestraint {
     }
 
     /** The answer by eye that is enough for what is asked; empty where only a tape tells. */
-    public static Optional<String> enoughByEye(Length asked) {
+    public static Optional<Answer> enoughByEye(Length asked) {
         if (asked.isMoreThan(TWO_INCHES)) {
             return Optional.empty();
         }
-        return Optional.of(asked.isMoreThan(AN_INCH) ? "AT_LEAST_50" : "AT_LEAST_25");
+        return Optional.of(asked.isMoreThan(AN_INCH) ? Answer.AT_LEAST_50 : Answer.AT_LEAST_25);
     }
 
     private static Room seen(Stamped<String> answer) {
-        return switch (answer.value()) {
-            case "AT_LEAST_50" -> new Room(TWO_INCHES, Optional.empty(), answer, true);
-            case "AT_LEAST_25" -> new Room(AN_INCH, Optional.of(TWO_INCHES), answer, true);
-            default -> new Room(Length.ZERO, Optional.of(AN_INCH), answer, true);
+        // What nobody can read is no room.
+        return switch (Answers.as(Answer.class, answer.value()).orElse(Answer.LESS)) {
+            case AT_LEAST_50 -> new Room(TWO_INCHES, Optional.empty(), answer, true);
+            case AT_LEAST_25 -> new Room(AN_INCH, Optional.of(TWO_INCHES), answer, true);
+            case LESS -> new Room(Length.ZERO, Optional.of(AN_INCH), answer, true);
         };
     }
 }

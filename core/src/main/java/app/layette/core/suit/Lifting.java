@@ -28,12 +28,19 @@ import java.util.Optional;
  */
 @AutoService(Asking.class)
 public final class Lifting implements Rule.OfChild {
+    /** What {@link Question#LIFTING} is answered with. */
+    public enum Answer {
+        CAN,
+        NOT_NOW,
+        UNSURE
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("LIFTING"), RuleCode.SUIT_12)
             .requiredOf(Method::isCarried)
-            .asks(Asked.about(Question.LIFTING)
+            .asks(Asked.about(Question.LIFTING, Answer.class)
                     .ofShell()
-                    .holds("CAN", "finding.SUIT-12.can")
-                    .leftToRule("NOT_NOW", "UNSURE")
+                    .holds(Answer.CAN, "finding.SUIT-12.can")
+                    .leftToRule(Answer.NOT_NOW, Answer.UNSURE)
                     .told())
             .at(StepKey.FITS, 500);
 
@@ -49,8 +56,8 @@ public final class Lifting implements Rule.OfChild {
 
     @Override
     public Verdict judge(ChildNow situation) {
-        Optional<String> answer = situation.answer(Question.LIFTING).map(Stamped::value);
-        boolean can = answer.filter(said -> said.equals("CAN")).isPresent();
+        Optional<Answer> answer = situation.said(Question.LIFTING, Answer.class).map(Stamped::value);
+        boolean can = answer.filter(said -> said == Answer.CAN).isPresent();
         if (answer.isEmpty() || can) {
             return Verdict.judged(Finding.of(Weight.HOLDS, can ? "finding.SUIT-12.can" : "finding.SUIT-12.notAsked"));
         }

@@ -25,14 +25,21 @@ import java.util.List;
 /** SUIT-11: a seat can carry conditions of its own, such as head control; each that its manual names is met. */
 @AutoService(Asking.class)
 public final class OwnConditions implements Rule.OfPapers {
+    /** What {@link Question#OWN_CONDITIONS} is answered with. */
+    public enum Answer {
+        MET,
+        NOT_MET,
+        UNSURE
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.named("OWN_CONDITIONS"), RuleCode.SUIT_11)
             .clearedEarlier()
             .reopenedBy(Change.OTHER_SEAT)
-            .asks(Asked.about(Question.OWN_CONDITIONS)
+            .asks(Asked.about(Question.OWN_CONDITIONS, Answer.class)
                     .ofShell()
-                    .leftToRule("MET")
-                    .stop("NOT_MET", "finding.SUIT-11.notMet")
-                    .notKnown("UNSURE", "finding.SUIT-11.unsure")
+                    .leftToRule(Answer.MET)
+                    .stop(Answer.NOT_MET, "finding.SUIT-11.notMet")
+                    .notKnown(Answer.UNSURE, "finding.SUIT-11.unsure")
                     .byItself())
             .decidedBy(SheetValue.OWN_CONDITIONS)
             .at(StepKey.FITS, 300);
@@ -61,6 +68,7 @@ public final class OwnConditions implements Rule.OfPapers {
         String named = String.join("; ", own.value().get());
         return new AnsweredByEye<>(
                         Question.OWN_CONDITIONS,
+                        Answer.class,
                         (here, answer) -> Verdict.judged(Finding.of(Weight.HOLDS, "finding.SUIT-11.conditionsMet")
                                 .with("conditions", named)
                                 .from(own)))

@@ -33,13 +33,20 @@ import java.util.Optional;
  */
 @AutoService(Asking.class)
 public final class ScreeningDone implements Rule.OfChild {
+    /** What {@link Question#CONDITION} is answered with. */
+    public enum Answer {
+        NONE,
+        YES,
+        UNSURE
+    }
+
     private static final RuleCard CARD = RuleCard.of(Conclusion.SCREENING, RuleCode.SUIT_8)
             .clearedEarlier()
-            .asks(Asked.about(Question.CONDITION)
+            .asks(Asked.about(Question.CONDITION, Answer.class)
                     .ofShell()
-                    .holds("NONE")
-                    .leftToRule("YES")
-                    .notKnown("UNSURE", "finding.SUIT-8.unsure")
+                    .holds(Answer.NONE)
+                    .leftToRule(Answer.YES)
+                    .notKnown(Answer.UNSURE, "finding.SUIT-8.unsure")
                     .told()
                     .carried()
                     .byItself())
@@ -98,7 +105,7 @@ public final class ScreeningDone implements Rule.OfChild {
                         .orElse(true);
         boolean condition = situation
                 .answer(Question.CONDITION)
-                .map(answer -> !answer.value().equals("NONE"))
+                .map(answer -> !answer.value().equals(Answer.NONE.name()))
                 .orElse(false);
         return early || light || condition;
     }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.layette.core.entry.Answers;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.Fact.TimeBox;
 import app.layette.core.entry.Question;
 import app.layette.core.finding.RuleCode;
 import app.layette.core.finding.Weight;
@@ -55,17 +56,19 @@ class OneLookTest {
                         "RETRACTOR",
                         "LATCH_PLATE",
                         "OWN_CONDITIONS");
-        assertThatThrownBy(() -> Asked.about(Question.SNUG)
-                        .holds("SNUG")
+        assertThatThrownBy(() -> Asked.about(Question.SNUG, TimeBox.class)
+                        .leftToRule(TimeBox.values())
                         .byItself()
-                        .shownIn(LookKey.HARNESSED, 1, "SNUG")
+                        .shownIn(LookKey.HARNESSED, 1, TimeBox.FULL)
                         .by(RuleCode.HAR_7))
                 .hasMessageContaining("asked by itself");
-        assertThatThrownBy(() -> Asked.about(Question.CLIP)
-                        .holds("ARMPIT")
-                        .shownIn(LookKey.HARNESSED, 1, "NECK")
-                        .by(RuleCode.HAR_8))
-                .hasMessageContaining("draws CLIP as (NECK)");
+    }
+
+    @Test
+    void eachAnswerIsWeighedOnce() {
+        Asked.Builder<TimeBox> one = Asked.about(Question.CLIP, TimeBox.class).leftToRule(TimeBox.FULL);
+        assertThatThrownBy(() -> one.by(RuleCode.HAR_8)).hasMessageContaining("CLIP does not say what the answer");
+        assertThatThrownBy(() -> one.leftToRule(TimeBox.FULL)).hasMessageContaining("FULL twice");
     }
 
     @ParameterizedTest

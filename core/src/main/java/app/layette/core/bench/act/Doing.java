@@ -37,6 +37,10 @@ public record Doing(Hand hand, String what, double force, double pull) {
         return new Doing(Hand.MAKE, question + "=" + answer, 0, 0);
     }
 
+    public static Doing make(Question question, Enum<?> answer) {
+        return make(question, answer.name());
+    }
+
     public static Doing press(PressPoint at, double force, double pull) {
         return new Doing(Hand.PRESS, at.name(), force, pull);
     }

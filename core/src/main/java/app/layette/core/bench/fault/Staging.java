@@ -15,11 +15,13 @@ import app.layette.core.entry.Misuse;
 import app.layette.core.entry.Question;
 import app.layette.core.measure.Angle;
 import app.layette.core.misuse.Misuses;
+import app.layette.core.recline.GroundLevel;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.LengthLimit;
 import app.layette.core.seat.SeatKind;
+import app.layette.core.secure.AnchorsClicked;
 import app.layette.core.table.CsvTable;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -207,7 +209,9 @@ public final class Staging {
             // A belt or anchor that is not as it should be still holds a little: tugging finds it out.
             case "LOCK_OFF" -> so.with(truth.hold().locked(false));
             case "ANCHORS_HOOKED" ->
-                parts[1].equals("ONE_LOOSE") ? so.with(truth.hold().fastened(false)) : so;
+                parts[1].equals(AnchorsClicked.Answer.ONE_LOOSE.name())
+                        ? so.with(truth.hold().fastened(false))
+                        : so;
             default -> so;
         };
     }
@@ -316,7 +320,7 @@ public final class Staging {
             case BELT_NOT_LOCKED -> !truth.hold().locked();
             case TOO_UPRIGHT -> isOut(truth.hold(), false, EYE_TELLS_DEGREES);
             case TOO_RECLINED -> isOut(truth.hold(), true, EYE_TELLS_DEGREES);
-            case LEVEL_ON_SLOPE -> !truth.answer(Question.GROUND).equals("LEVEL");
+            case LEVEL_ON_SLOPE -> !truth.answer(Question.GROUND).equals(GroundLevel.Answer.LEVEL.name());
             case TOWEL_WRONG_END -> truth.hold().rollMm() < 0;
             default -> throw new IllegalStateException("Nobody knows when a number is off: " + misuse);
         };

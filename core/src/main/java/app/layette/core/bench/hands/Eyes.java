@@ -16,6 +16,7 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.Misuse;
 import app.layette.core.entry.PartialDate;
 import app.layette.core.entry.Question;
+import app.layette.core.harness.HarnessSnug;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
@@ -24,6 +25,7 @@ import app.layette.core.recline.IndicatorZones;
 import app.layette.core.seat.Harness;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.Indicator.Reading;
+import app.layette.core.secure.InchTest;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -258,7 +260,9 @@ final class Eyes {
         sensed.add(new Sensed("MOVEMENT", says));
         if (!elsewhere) {
             facts.add(new Fact.Answered(
-                    SEAT, Question.MOVEMENT, felt < Truth.AN_INCH_MM ? "UNDER_AN_INCH" : "AN_INCH_OR_MORE"));
+                    SEAT,
+                    Question.MOVEMENT,
+                    felt < Truth.AN_INCH_MM ? InchTest.Answer.UNDER_AN_INCH : InchTest.Answer.AN_INCH_OR_MORE));
         }
     }
 
@@ -270,7 +274,12 @@ final class Eyes {
         sensed.add(new Sensed("PINCH_SHOULDER", straps.isTooTight() ? "CUTS_IN" : shoulder));
         sensed.add(new Sensed("PINCH_HIP", hip));
         boolean loose = !straps.latched() || isPinched(shoulder) || isPinched(hip);
-        facts.add(new Fact.Answered(SEAT, Question.SNUG, loose ? "LOOSE" : straps.isTooTight() ? "TOO_TIGHT" : "SNUG"));
+        facts.add(new Fact.Answered(
+                SEAT,
+                Question.SNUG,
+                loose
+                        ? HarnessSnug.Answer.LOOSE
+                        : straps.isTooTight() ? HarnessSnug.Answer.TOO_TIGHT : HarnessSnug.Answer.SNUG));
     }
 
     private static boolean isPinched(String fold) {

@@ -10,17 +10,24 @@ import app.layette.core.bench.state.Hold;
 import app.layette.core.bench.state.Straps;
 import app.layette.core.bench.state.Threading;
 import app.layette.core.bench.state.Truth;
+import app.layette.core.condition.PartsComplete;
 import app.layette.core.entry.Act;
 import app.layette.core.entry.Answers;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Misuse;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.TeachItem;
+import app.layette.core.handover.CautionsGiven;
+import app.layette.core.harness.ClipAtArmpits;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Force;
 import app.layette.core.recline.ReclineAdvice.PressPoint;
 import app.layette.core.recline.cushion.Press;
 import app.layette.core.seat.HandlePosition;
+import app.layette.core.secure.CarrierClicked;
+import app.layette.core.secure.LockOffClosed;
+import app.layette.core.secure.TensionPanel;
+import app.layette.core.secure.Windows;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -124,7 +131,9 @@ public final class Hands {
                     Hold home = hold.pulled(
                             new Press(Force.ofNewtons(WALK_IN_NEWTONS), 0.5, Force.ofNewtons(WALK_IN_PULL)));
                     return truth.with(home.locked(home.fastened()))
-                            .with(Question.WINDOWS, home.fastened() ? "ALL_LOCKED" : "NOT_ALL");
+                            .with(
+                                    Question.WINDOWS,
+                                    home.fastened() ? Windows.Answer.ALL_LOCKED : Windows.Answer.NOT_ALL);
                 }
                 case INSERT -> {
                     String[] parts = doing.what().split("=");
@@ -170,7 +179,11 @@ public final class Hands {
                     boolean clicks = !doing.what().equals("WITHOUT_A_CLICK");
                     felt = clicks ? "CLICKS" : "SETS_DOWN";
                     return truth.with(hold.loaded(true))
-                            .with(Question.CLICK, clicks ? "CLICKED_AND_LIFTED" : "CAME_LOOSE");
+                            .with(
+                                    Question.CLICK,
+                                    clicks
+                                            ? CarrierClicked.Answer.CLICKED_AND_LIFTED
+                                            : CarrierClicked.Answer.CAME_LOOSE);
                 }
                 case CARRIER_OFF -> {
                     need(scene.method().isOnBase(), doing);
@@ -194,7 +207,7 @@ public final class Hands {
                     return teach(TeachItem.valueOf(doing.what()));
                 }
                 case CAUTION -> {
-                    facts.add(new Fact.Answered(SEAT, Question.CAUTIONS, "GIVEN"));
+                    facts.add(new Fact.Answered(SEAT, Question.CAUTIONS, CautionsGiven.Answer.GIVEN));
                     return truth;
                 }
                 default -> throw new IllegalArgumentException(doing.hand() + " changes nothing");
@@ -242,10 +255,10 @@ public final class Hands {
         private Truth open(Truth loosened) {
             Truth open = loosened;
             if (scene.has(Question.LOCK_OFF)) {
-                open = open.with(Question.LOCK_OFF, "OPEN");
+                open = open.with(Question.LOCK_OFF, LockOffClosed.Answer.OPEN);
             }
             if (scene.has(Question.PANEL)) {
-                open = open.with(Question.PANEL, "NOT_CLOSED");
+                open = open.with(Question.PANEL, TensionPanel.Answer.NOT_CLOSED);
             }
             return open;
         }
@@ -260,7 +273,8 @@ public final class Hands {
             if (isOnPaper(question)) {
                 throw new IllegalArgumentException("That (" + question + ") is asked or read, and made by nobody");
             }
-            if (question == Question.PARTS && truth.answer(question).equals("MISSING_OR_DAMAGED")) {
+            if (question == Question.PARTS
+                    && truth.answer(question).equals(PartsComplete.Answer.MISSING_OR_DAMAGED.name())) {
                 // What was added is taken away; what is missing is not to be had beside the car.
                 felt = "NOT_TO_BE_HAD";
                 return truth;
@@ -284,11 +298,12 @@ public final class Hands {
                             .with(truth.straps().latched(false).letOut());
                 case "CLIP" ->
                     truth.with(
-                            switch (answer) {
-                                case "ARMPIT" -> truth.straps().clip(0, true);
-                                case "LOWER" -> truth.straps().clip(-CLIP_OFF_MM, true);
-                                case "HIGHER" -> truth.straps().clip(CLIP_OFF_MM, true);
-                                default -> truth.straps().clip(truth.straps().clipMm(), false);
+                            switch (ClipAtArmpits.Answer.valueOf(answer)) {
+                                case ARMPIT -> truth.straps().clip(0, true);
+                                case LOWER -> truth.straps().clip(-CLIP_OFF_MM, true);
+                                case HIGHER -> truth.straps().clip(CLIP_OFF_MM, true);
+                                case OPEN, NONE_HERE ->
+                                    truth.straps().clip(truth.straps().clipMm(), false);
                             });
                 case "GROUND" -> {
                     if (!right) {
@@ -323,7 +338,8 @@ public final class Hands {
                     truth.with(
                             truth.straps().latched(true).letOut().fromTheHips().tail(CAREGIVER_TAIL_NEWTONS));
                 case CLIP -> truth.with(truth.straps().clip(0, true));
-                case CARRIER_ON_AND_OFF -> truth.with(hold.loaded(true)).with(Question.CLICK, "CLICKED_AND_LIFTED");
+                case CARRIER_ON_AND_OFF ->
+                    truth.with(hold.loaded(true)).with(Question.CLICK, CarrierClicked.Answer.CLICKED_AND_LIFTED);
                 case TIGHTEN_AND_LOOSEN, BASELESS_ONCE -> tightenedAgain(hold);
                 default -> truth;
             };
@@ -335,10 +351,10 @@ public final class Hands {
                     .locked(true);
             Truth closed = truth.with(again);
             if (scene.has(Question.LOCK_OFF)) {
-                closed = closed.with(Question.LOCK_OFF, "CLOSED");
+                closed = closed.with(Question.LOCK_OFF, LockOffClosed.Answer.CLOSED);
             }
             if (scene.has(Question.PANEL)) {
-                closed = closed.with(Question.PANEL, "CLOSED_AND_LOCKED");
+                closed = closed.with(Question.PANEL, TensionPanel.Answer.CLOSED_AND_LOCKED);
             }
             return closed;
         }

@@ -5,8 +5,12 @@ import app.layette.core.bench.act.Hand;
 import app.layette.core.bench.scene.Scene;
 import app.layette.core.entry.Misuse;
 import app.layette.core.entry.Question;
+import app.layette.core.harness.ClipAtArmpits;
+import app.layette.core.harness.NothingThickUnder;
 import app.layette.core.recline.ReclineAdvice.PressPoint;
 import app.layette.core.seat.HandlePosition;
+import app.layette.core.secure.LockOffClosed;
+import app.layette.core.secure.TensionPanel;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashSet;
@@ -99,11 +103,11 @@ public record Caregiver(List<Turn> turns) {
         List<Prone> turns = new ArrayList<>();
         turns.add(new Prone(
                 "CHILD_IN",
-                List.of(Doing.make(Question.CLOTHING, "THIN")),
+                List.of(Doing.make(Question.CLOTHING, NothingThickUnder.Answer.THIN)),
                 List.of(new Slip(
                         Misuse.BULKY_CLOTHING,
                         "CHILD_IN",
-                        List.of(Doing.make(Question.CLOTHING, "COAT_UNDER_STRAPS"))))));
+                        List.of(Doing.make(Question.CLOTHING, NothingThickUnder.Answer.COAT_UNDER_STRAPS))))));
         turns.add(new Prone(
                 "BUCKLES",
                 List.of(Doing.of(Hand.LATCH)),
@@ -122,10 +126,16 @@ public record Caregiver(List<Turn> turns) {
                                 List.of(Doing.of(Hand.LATCH), Doing.tail(WHOLE_TAIL))))));
         turns.add(new Prone(
                 "CLIP",
-                List.of(Doing.make(Question.CLIP, "ARMPIT")),
+                List.of(Doing.make(Question.CLIP, ClipAtArmpits.Answer.ARMPIT)),
                 List.of(
-                        new Slip(Misuse.CLIP_LOW, "CLIP", List.of(Doing.make(Question.CLIP, "LOWER"))),
-                        new Slip(Misuse.CLIP_HIGH, "CLIP", List.of(Doing.make(Question.CLIP, "HIGHER"))))));
+                        new Slip(
+                                Misuse.CLIP_LOW,
+                                "CLIP",
+                                List.of(Doing.make(Question.CLIP, ClipAtArmpits.Answer.LOWER))),
+                        new Slip(
+                                Misuse.CLIP_HIGH,
+                                "CLIP",
+                                List.of(Doing.make(Question.CLIP, ClipAtArmpits.Answer.HIGHER))))));
         secured(scene, turns);
         if (scene.method().isOnBase()) {
             turns.add(new Prone(
@@ -160,14 +170,18 @@ public record Caregiver(List<Turn> turns) {
             turns.add(new Prone("TIGHTENS_BASE", whole, List.of(new Slip(Misuse.BASE_LOOSE, "TIGHTENS_BASE", weak))));
         }
         if (scene.has(Question.LOCK_OFF)) {
-            List<Doing> closed = List.of(Doing.make(Question.LOCK_OFF, "CLOSED"));
+            List<Doing> closed = List.of(Doing.make(Question.LOCK_OFF, LockOffClosed.Answer.CLOSED));
             turns.add(new Prone(
                     "LOCKS",
                     closed,
-                    List.of(new Slip(Misuse.LOCK_OFF_OPEN, "LOCKS", List.of(Doing.make(Question.LOCK_OFF, "OPEN"))))));
+                    List.of(new Slip(
+                            Misuse.LOCK_OFF_OPEN,
+                            "LOCKS",
+                            List.of(Doing.make(Question.LOCK_OFF, LockOffClosed.Answer.OPEN))))));
         }
         if (scene.has(Question.PANEL)) {
-            turns.add(new Prone("LOCKS", List.of(Doing.make(Question.PANEL, "CLOSED_AND_LOCKED")), List.of()));
+            turns.add(new Prone(
+                    "LOCKS", List.of(Doing.make(Question.PANEL, TensionPanel.Answer.CLOSED_AND_LOCKED)), List.of()));
         }
         turns.add(new Prone(
                 "TESTS_AT_PATH",

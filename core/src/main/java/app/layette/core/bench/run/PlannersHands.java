@@ -11,6 +11,8 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.TeachItem;
 import app.layette.core.fitting.FittingPlan;
+import app.layette.core.harness.HarnessSnug;
+import app.layette.core.recline.GroundLevel;
 import app.layette.core.recline.ReclineAdvice;
 import app.layette.core.recline.ReclineAdvice.PressPoint;
 import app.layette.core.run.Step;
@@ -102,7 +104,7 @@ public final class PlannersHands {
             case GROUND -> {
                 does(Hand.LOOK, Area.LEVEL);
                 if (isOff(Question.GROUND)) {
-                    run.does(Doing.make(Question.GROUND, "LEVEL"));
+                    run.does(Doing.make(Question.GROUND, GroundLevel.Answer.LEVEL));
                     does(Hand.LOOK, Area.LEVEL);
                 }
             }
@@ -298,6 +300,6 @@ public final class PlannersHands {
     private boolean isTooTight() {
         return run.moments().get(run.moments().size() - 1).outcome().facts().stream()
                 .anyMatch(fact -> fact instanceof Fact.Answered answered
-                        && answered.answer().equals("TOO_TIGHT"));
+                        && answered.answer().equals(HarnessSnug.Answer.TOO_TIGHT.name()));
     }
 }

@@ -7,10 +7,14 @@ import app.layette.core.bench.state.Threading;
 import app.layette.core.bench.state.Truth;
 import app.layette.core.bench.state.Truth.Doll;
 import app.layette.core.bench.state.TruthParts;
+import app.layette.core.cabin.OneSystem;
+import app.layette.core.condition.BaseFitsCarrier;
 import app.layette.core.entry.Asked;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Sheets;
+import app.layette.core.harness.NothingThickUnder;
+import app.layette.core.harness.SupportBesideChild;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
 import app.layette.core.recline.cushion.Tightening;
@@ -18,6 +22,9 @@ import app.layette.core.rule.Rules;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.SeatKind;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.secure.BedEndStraps;
+import app.layette.core.secure.LockOffClosed;
+import app.layette.core.secure.TensionPanel;
 import app.layette.core.trial.TrialBand;
 import app.layette.core.trial.TrialCar;
 import app.layette.core.vehicle.PositionId;
@@ -214,19 +221,29 @@ public record Scene(
                     "LIES_FLAT",
                     "TURNED_BACK",
                     "SITS_WHOLE" -> NOT_YET;
-            case "LOCK_OFF" -> "OPEN";
-            case "PANEL" -> "NOT_CLOSED";
-            case "END_STRAPS" -> "LOOSE";
-            case "CLOTHING" -> random.nextInt(4) == 0 ? "COAT_UNDER_STRAPS" : "THIN";
-            case "SUPPORT" -> random.nextInt(6) == 0 ? "BEHIND_OR_UNDER" : "NONE";
-            case "BASE_SET_UP" -> random.nextBoolean() ? "OTHERWISE" : "AS_SHEET";
+            case "LOCK_OFF" -> LockOffClosed.Answer.OPEN.name();
+            case "PANEL" -> TensionPanel.Answer.NOT_CLOSED.name();
+            case "END_STRAPS" -> BedEndStraps.Answer.LOOSE.name();
+            case "CLOTHING" ->
+                random.nextInt(4) == 0
+                        ? NothingThickUnder.Answer.COAT_UNDER_STRAPS.name()
+                        : NothingThickUnder.Answer.THIN.name();
+            case "SUPPORT" ->
+                random.nextInt(6) == 0
+                        ? SupportBesideChild.Answer.BEHIND_OR_UNDER.name()
+                        : SupportBesideChild.Answer.NONE.name();
+            case "BASE_SET_UP" ->
+                random.nextBoolean() ? BaseFitsCarrier.Answer.OTHERWISE.name() : BaseFitsCarrier.Answer.AS_SHEET.name();
             default -> inOrder(question, method);
         };
     }
 
     /** The answer that is in order. */
     public static String inOrder(Question question, Method method) {
-        return Senses.of(question).inOrder().orElseGet(() -> method.isByBelt() ? "BELT_ALONE" : "ANCHORS_ALONE");
+        return Senses.of(question)
+                .inOrder()
+                .orElseGet(() ->
+                        (method.isByBelt() ? OneSystem.Answer.BELT_ALONE : OneSystem.Answer.ANCHORS_ALONE).name());
     }
 
     public String inOrder(Question question) {

@@ -14,6 +14,7 @@ import app.layette.core.entry.Situation;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.suit.ScreeningDone;
 import app.layette.core.trial.TrialBand;
 import app.layette.core.trial.TrialCar;
 import app.layette.core.vehicle.PositionId;
@@ -89,7 +90,7 @@ public record Shelf(List<SeatSheet> seats, Situation present) {
                 new Fact.SheetAdopted(seats.get(0).sheet().id(), 1, Fact.Adoption.ADOPTED, null),
                 new Fact.SheetAdopted(car.sheet().id(), 1, Fact.Adoption.ADOPTED, null),
                 new Fact.ChildDescribed("r1", today.minusDays(4), 276, Sex.MALE, Mass.ofGrams(sizes[0])),
-                new Fact.Answered("u1", Question.CONDITION, "NONE"),
+                new Fact.Answered("u1", Question.CONDITION, ScreeningDone.Answer.NONE),
                 flat
                         ? new Fact.Ordered(
                                 "r1", Fact.OrderKind.FLAT, "neonatologist", today.minusDays(1), today.plusDays(14))

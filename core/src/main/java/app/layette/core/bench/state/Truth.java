@@ -1,13 +1,20 @@
 package app.layette.core.bench.state;
 
+import app.layette.core.cabin.GapToFrontSeat;
 import app.layette.core.entry.Misuse;
 import app.layette.core.entry.Question;
 import app.layette.core.evidence.Complete;
+import app.layette.core.harness.ClipAtArmpits;
+import app.layette.core.harness.HarnessSnug;
 import app.layette.core.measure.Angle;
+import app.layette.core.recline.GroundLevel;
 import app.layette.core.seat.HandlePosition;
+import app.layette.core.secure.InchTest;
+import app.layette.core.secure.LockProof;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -70,21 +77,38 @@ public record Truth(
 
     /** What a right look or test would answer; {@code ""} where there is nothing of the kind here. */
     public String answer(Question question) {
-        return switch (question.name()) {
-            case "MOVEMENT" -> hold.movementMm() < AN_INCH_MM ? "UNDER_AN_INCH" : "AN_INCH_OR_MORE";
-            case "SNUG" -> straps.isLoose() ? "LOOSE" : straps.isTooTight() ? "TOO_TIGHT" : "SNUG";
+        return byState(question).map(Enum::name).orElseGet(() -> eye.getOrDefault(question, ""));
+    }
+
+    /** What is measured by the state of things and not kept as an answer. */
+    private Optional<Enum<?>> byState(Question question) {
+        Enum<?> shows = switch (question.name()) {
+            case "MOVEMENT" ->
+                hold.movementMm() < AN_INCH_MM ? InchTest.Answer.UNDER_AN_INCH : InchTest.Answer.AN_INCH_OR_MORE;
+            case "SNUG" ->
+                straps.isLoose()
+                        ? HarnessSnug.Answer.LOOSE
+                        : straps.isTooTight() ? HarnessSnug.Answer.TOO_TIGHT : HarnessSnug.Answer.SNUG;
             case "CLIP" ->
                 !straps.clipClosed()
-                        ? "OPEN"
-                        : straps.isClipAtArmpits() ? "ARMPIT" : straps.clipMm() < 0 ? "LOWER" : "HIGHER";
-            case "GAP" -> gapMm >= FLAT_HAND_MM ? "FLAT_HAND" : gapMm > 0 ? "LESS" : "TOUCHES";
-            case "LOCK_PROOF" -> hold.locked() && hold.fastened() ? "HELD" : "SLIPPED";
+                        ? ClipAtArmpits.Answer.OPEN
+                        : straps.isClipAtArmpits()
+                                ? ClipAtArmpits.Answer.ARMPIT
+                                : straps.clipMm() < 0 ? ClipAtArmpits.Answer.LOWER : ClipAtArmpits.Answer.HIGHER;
+            case "GAP" ->
+                gapMm >= FLAT_HAND_MM
+                        ? GapToFrontSeat.Answer.FLAT_HAND
+                        : gapMm > 0 ? GapToFrontSeat.Answer.LESS : GapToFrontSeat.Answer.TOUCHES;
+            case "LOCK_PROOF" -> hold.locked() && hold.fastened() ? LockProof.Answer.HELD : LockProof.Answer.SLIPPED;
             case "GROUND" -> {
                 double slope = Math.abs(ground.degrees());
-                yield slope <= LEVEL_WITHIN_DEGREES ? "LEVEL" : slope <= STEEP_DEGREES ? "SLIGHT_SLOPE" : "STEEP";
+                yield slope <= LEVEL_WITHIN_DEGREES
+                        ? GroundLevel.Answer.LEVEL
+                        : slope <= STEEP_DEGREES ? GroundLevel.Answer.SLIGHT_SLOPE : GroundLevel.Answer.STEEP;
             }
-            default -> eye.getOrDefault(question, "");
+            default -> null;
         };
+        return Optional.ofNullable(shows);
     }
 
     public Truth with(Question question, String answer) {
@@ -92,6 +116,10 @@ public record Truth(
         answers.putAll(eye);
         answers.put(question, answer);
         return TruthParts.builder(this).eye(answers).build();
+    }
+
+    public Truth with(Question question, Enum<?> answer) {
+        return with(question, answer.name());
     }
 
     public Truth with(Hold other) {

@@ -15,6 +15,7 @@ import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
+import app.layette.core.harness.NothingThickUnder;
 import app.layette.core.measure.Length;
 import java.time.LocalTime;
 import java.time.OffsetDateTime;
@@ -52,7 +53,7 @@ public final class BenchView {
                 truth.straps().latched(),
                 truth.straps().clipMm(),
                 truth.straps().clipClosed(),
-                !truth.answer(Question.CLOTHING).equals("THIN"));
+                !truth.answer(Question.CLOTHING).equals(NothingThickUnder.Answer.THIN.name()));
         return switch (from) {
             case DOOR -> FromTheDoor.of(situation, stands(scene, truth), hands);
             case CHILD -> FromTheFront.child(situation, lies, hands);
