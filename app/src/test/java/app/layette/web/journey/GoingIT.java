@@ -63,6 +63,29 @@ class GoingIT {
         }
     }
 
+    @Test
+    void aPieceThatComesAnewIsAsFarScrolledAsItWas() {
+        try (Desk desk = new Desk(app.address(), 1280, 520)) {
+            desk.signIn("marit").click("text=Bramwell");
+            Page page = desk.page();
+            desk.step("Harness the child");
+            // How far it is scrolled is told with the next picture that is drawn.
+            page.evaluate("() => { const run = document.getElementById('run'); run.isOld = true;"
+                    + " run.scrollTop = run.scrollHeight;"
+                    + " return new Promise(then => requestAnimationFrame(() => requestAnimationFrame(then))); }");
+            Object before = page.evaluate("() => document.getElementById('run').scrollTop");
+            assertThat(((Number) before).intValue()).isPositive();
+            desk.click("#ask-question-clothing summary");
+            desk.tap("A coat or something thick");
+            assertThat(page.evaluate("() => document.getElementById('run').isOld"))
+                    .as("it came anew")
+                    .isNull();
+            assertThat(page.evaluate("() => document.getElementById('run').scrollTop"))
+                    .isEqualTo(before);
+            desk.isQuiet();
+        }
+    }
+
     /** Whether the answer comes first or the step: the one builds the page anew, the other asks there what is new. */
     @ParameterizedTest
     @CsvSource({"2500, 0", "800, 3000"})

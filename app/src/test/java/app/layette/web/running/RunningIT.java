@@ -44,12 +44,10 @@ class RunningIT {
     static final RunningApp shared = RunningApp.shared();
 
     private static Process start(Map<String, String> settings, Path out) throws IOException {
-        ProcessBuilder builder = new ProcessBuilder(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-Xmx512m",
-                "-XX:TieredStopAtLevel=1",
-                "-jar",
-                Unpacked.jar().toString());
+        List<String> command = new ArrayList<>(List.of(Unpacked.java("java"), "-Xmx512m", "-XX:TieredStopAtLevel=1"));
+        command.addAll(Unpacked.startsQuicker());
+        command.addAll(List.of("-jar", Unpacked.jar().toString()));
+        ProcessBuilder builder = new ProcessBuilder(command);
         builder.environment().keySet().removeIf(name -> name.startsWith("LAYETTE_"));
         builder.environment().putAll(settings);
         return builder.redirectErrorStream(true).redirectOutput(out.toFile()).start();

@@ -4,9 +4,11 @@ import app.layette.formats.wording.Wording;
 import com.microsoft.playwright.Page;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -40,6 +42,8 @@ public final class EnglishLeft {
 
     private final Set<String> whole = new LinkedHashSet<>();
     private final Set<String> parts = new LinkedHashSet<>();
+    /** Most of a page is what the page before it said. */
+    private final Map<String, Boolean> english = new HashMap<>();
 
     public EnglishLeft(Locale shown) {
         Collection<String> other =
@@ -65,12 +69,16 @@ public final class EnglishLeft {
         List<String> left = new ArrayList<>();
         for (Object text : (List<?>) page.evaluate(TEXTS)) {
             String said = String.valueOf(text);
-            if (whole.contains(said)
-                    || TELLING.matcher(said).find()
-                    || parts.stream().anyMatch(said::contains)) {
+            if (english.computeIfAbsent(said, this::isEnglish)) {
                 left.add(said);
             }
         }
         return left;
+    }
+
+    private boolean isEnglish(String said) {
+        return whole.contains(said)
+                || TELLING.matcher(said).find()
+                || parts.stream().anyMatch(said::contains);
     }
 }

@@ -52,16 +52,16 @@ public final class RunningApp implements BeforeEachCallback, TestExecutionExcept
 
     public static RunningApp shared() {
         if (shared == null) {
-            shared = new RunningApp(withDemoData().another());
+            // Every journey can be run over tables that are split by point.
+            shared = new RunningApp(
+                    withDemoData(Integer.getInteger("layette.partitions", 0)).another());
             shared.database.keep();
         }
         return shared;
     }
 
     /** A database with the demo data, loaded once a build and day by whichever machine that runs tests comes first. */
-    private static TestDatabase withDemoData() {
-        // Every journey can be run over tables that are split by point.
-        int parts = Integer.getInteger("layette.partitions", 0);
+    private static TestDatabase withDemoData(int parts) {
         return Unpacked.oneAtATime("first-start", () -> {
             TestDatabase loaded = TestDatabase.named("demo_%s_%s_%s"
                     .formatted(Unpacked.madeAt(), LocalDate.now(), parts)
@@ -82,7 +82,7 @@ public final class RunningApp implements BeforeEachCallback, TestExecutionExcept
 
     /** One that may be broken without harm to the shared one. */
     public static RunningApp apart() {
-        return new RunningApp(withDemoData().another(), AT_ONCE);
+        return new RunningApp(withDemoData(0).another(), AT_ONCE);
     }
 
     /** One whose buttons must stand as long as for real hands before a press counts. */

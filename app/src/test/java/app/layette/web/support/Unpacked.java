@@ -87,7 +87,8 @@ public final class Unpacked {
         }
     }
 
-    static String java(String program) {
+    /** A program of the Java that runs this. */
+    public static String java(String program) {
         return Path.of(System.getProperty("java.home"), "bin", program).toString();
     }
 

@@ -6,7 +6,6 @@ import app.layette.web.fuzz.Mappings;
 import app.layette.web.fuzz.Visitor;
 import app.layette.web.support.Desk;
 import app.layette.web.support.RunningApp;
-import app.layette.web.support.TestDatabase;
 import com.microsoft.playwright.Page;
 import java.util.ArrayList;
 import java.util.List;
@@ -18,7 +17,7 @@ class PartitionsIT {
 
     @Test
     void everythingGoesOnOverTablesThatAreSplit() {
-        RunningApp app = new RunningApp(TestDatabase.create());
+        RunningApp app = RunningApp.apart();
         String before = app.ask("select string_agg(md5(e::text), '' order by e.fitting_id, e.seq) from entry e");
         app.kill();
         app.split(PARTS);
