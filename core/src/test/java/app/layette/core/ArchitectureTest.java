@@ -2,13 +2,17 @@ package app.layette.core;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.core.entry.Fact;
 import app.layette.core.rule.Rule;
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import org.jspecify.annotations.NullMarked;
 
 @AnalyzeClasses(packages = "app.layette.core", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
@@ -55,6 +59,17 @@ class ArchitectureTest {
                     Fact.SillsRead.class,
                     Fact.LeanMeasured.class,
                     Fact.CushionMeasured.class);
+
+    /** Everywhere else what may be null is said and looked at by the compiler (decision 84). */
+    @ArchTest
+    static void nothingButFactsAndSheetsAndMeasuresMayHoldNullUnsaid(JavaClasses classes) {
+        assertThat(classes.stream()
+                        .map(JavaClass::getPackage)
+                        .filter(each -> !each.isAnnotatedWith(NullMarked.class))
+                        .map(each -> each.getName().replace("app.layette.core.", ""))
+                        .distinct())
+                .containsExactlyInAnyOrder("entry", "measure", "seat", "vehicle");
+    }
 
     @ArchTest
     static final ArchRule PACKAGES_HAVE_NO_CYCLES =

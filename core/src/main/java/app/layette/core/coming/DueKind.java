@@ -2,8 +2,10 @@ package app.layette.core.coming;
 
 import java.util.Arrays;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** Everything that can come due, for a family or for the work of a fitting point. Its words stand under {@link #key()}. */
 public enum DueKind {
@@ -58,7 +60,7 @@ public enum DueKind {
             .collect(Collectors.toMap(each -> each.grows, Function.identity()));
 
     private final Of of;
-    private final Coming.What grows;
+    private final Coming.@Nullable What grows;
 
     DueKind(Of of) {
         this.of = of;
@@ -72,7 +74,7 @@ public enum DueKind {
 
     /** What growing brings comes due as this. */
     public static DueKind of(Coming.What grows) {
-        return GROWN.get(grows);
+        return Objects.requireNonNull(GROWN.get(grows));
     }
 
     /**

@@ -7,6 +7,7 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * CND-4: a recall that was published.
@@ -18,12 +19,18 @@ import java.util.UUID;
  * @param remedy what puts it right
  */
 public record RecallNotice(
-        UUID id, String model, LocalDate madeFrom, LocalDate madeTo, String title, String remedy, Instant publishedAt) {
+        UUID id,
+        String model,
+        @Nullable LocalDate madeFrom,
+        @Nullable LocalDate madeTo,
+        String title,
+        String remedy,
+        Instant publishedAt) {
     /**
      * Whether it names a seat with this label. A day of manufacture that nobody read, or of which only the month is known,
      * is named as soon as it may be.
      */
-    public boolean names(String labelModel, PartialDate made) {
+    public boolean names(@Nullable String labelModel, @Nullable PartialDate made) {
         if (labelModel == null || !labelModel.strip().equalsIgnoreCase(model.strip())) {
             return false;
         }
@@ -41,8 +48,8 @@ public record RecallNotice(
      */
     public static Optional<LocalDate> openSince(
             List<RecallNotice> notices,
-            String labelModel,
-            PartialDate made,
+            @Nullable String labelModel,
+            @Nullable PartialDate made,
             Optional<LocalDate> remedied,
             ZoneId zone) {
         return notices.stream()

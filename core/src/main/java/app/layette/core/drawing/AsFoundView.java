@@ -8,6 +8,7 @@ import app.layette.core.misuse.AsFound;
 import app.layette.core.misuse.Misuses;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 
@@ -52,7 +53,7 @@ public final class AsFoundView {
     public static Drawing asItStands(AsFound asFound) {
         return of(new AsFoundView(
                 marks(area -> {
-                    AsFound.Stands now = asFound.now().get(area);
+                    AsFound.Stands now = Objects.requireNonNull(asFound.now().get(area));
                     return switch (now.standing()) {
                         case IN_ORDER -> new Mark("inOrder", 0);
                         case WRONG -> new Mark("marked", now.wrong());
@@ -187,7 +188,7 @@ public final class AsFoundView {
     }
 
     private void spot(Area area, double x, double y, Beside beside) {
-        Mark mark = marks.get(area);
+        Mark mark = Objects.requireNonNull(marks.get(area));
         int found = mark.count();
         Runnable drawing = () -> {
             sketch.disc(found > 0 ? Ink.CHOSEN : Ink.TAP, new Point(x, y), SPOT);

@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 
 /**
@@ -52,12 +53,16 @@ public final class PermissionTable {
         return new PermissionTable(rows);
     }
 
+    private Row row(PermissionKey key) {
+        return Objects.requireNonNull(rows.get(key));
+    }
+
     public Set<Speaker> speakers(PermissionKey key) {
-        return rows.get(key).speakers();
+        return row(key).speakers();
     }
 
     public Silence silence(PermissionKey key) {
-        return rows.get(key).silence();
+        return row(key).silence();
     }
 
     /**
@@ -73,7 +78,7 @@ public final class PermissionTable {
 
     /** The answer of one speaker alone. */
     public Permission decideFor(Speaker speaker, PermissionKey key, Evidence<Said> evidence, Permission school) {
-        Row row = rows.get(key);
+        Row row = row(key);
         return row.speakers().contains(speaker) ? read(evidence, row.silence(), school) : Permission.ALLOWED;
     }
 

@@ -1,6 +1,7 @@
 package app.layette.core.evidence;
 
 import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Where a value came from.
@@ -9,7 +10,8 @@ import java.time.LocalDate;
  * @param place page or part, empty when the document has none
  * @param readOn the day it was read; {@code null} when the document does not say
  */
-public record Source(String document, String place, LocalDate readOn) {
+public record Source(
+        String document, String place, @Nullable LocalDate readOn) {
     private static final String SEEN = "seen";
 
     public Source {

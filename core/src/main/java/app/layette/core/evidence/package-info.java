@@ -6,4 +6,7 @@
  * first into the second. Nothing in this package, and nothing that uses it, may turn <em>not known</em> into
  * <em>allowed</em>.
  */
+@NullMarked
 package app.layette.core.evidence;
+
+import org.jspecify.annotations.NullMarked;

@@ -10,6 +10,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
@@ -63,11 +64,11 @@ public final class Required {
 
     /** In the order of the work; never empty. */
     public static Set<Conclusion> by(Method method) {
-        return BY_METHOD.get(method);
+        return Objects.requireNonNull(BY_METHOD.get(method));
     }
 
     /** What a method asks before the birth, in the order of the work; never empty. */
     public static Set<Conclusion> beforeBirth(Method method) {
-        return BEFORE_BIRTH.get(method);
+        return Objects.requireNonNull(BEFORE_BIRTH.get(method));
     }
 }

@@ -5,6 +5,7 @@ import app.layette.core.table.CsvTable;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 
 /** The standard by kind of measure, sex and month. The data is {@code growth-lms.csv}, months 0 to 24. */
 final class GrowthTable {
@@ -96,7 +97,8 @@ final class GrowthTable {
      * @param days corrected age, 0 or more
      */
     Lms at(Measure measure, Sex sex, double days) {
-        Lms[] months = points.get(measure).get(sex);
+        Lms[] months = Objects.requireNonNull(
+                Objects.requireNonNull(points.get(measure)).get(sex));
         double month = Math.min(LAST_MONTH, Math.max(0, days / DAYS_PER_MONTH));
         int before = Math.min(LAST_MONTH - 1, (int) month);
         return months[before].towards(months[before + 1], month - before);

@@ -10,6 +10,7 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 
 /** The catalogue ({@code misuse.csv}): where each is seen, what it weighs, and which conclusion says that it was put right. */
 public final class Misuses {
@@ -40,7 +41,7 @@ public final class Misuses {
     }
 
     public static Row of(Misuse misuse) {
-        return ROWS.get(misuse);
+        return Objects.requireNonNull(ROWS.get(misuse));
     }
 
     /** What may be found in an area, in the order of the catalogue. */

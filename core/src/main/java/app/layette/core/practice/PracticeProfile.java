@@ -4,6 +4,7 @@ import app.layette.core.evidence.Complete;
 import app.layette.core.evidence.Permission;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.UnitSystem;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A practice profile: one answer for each question on which schools differ.
@@ -56,7 +57,12 @@ public record PracticeProfile(
      * @param months of age
      * @param length that has to be reached besides; {@code null} where none is asked
      */
-    public record RearFacing(int months, Length length) {}
+    public record RearFacing(int months, @Nullable Length length) {
+        /** By age alone. */
+        public RearFacing(int months) {
+            this(months, null);
+        }
+    }
 
     /**
      * How long a child stays in the seat at a time (JRN-1).
@@ -81,7 +87,7 @@ public record PracticeProfile(
 
     /** A version that was written before these were asked keeps what was usual then. */
     public PracticeProfile {
-        rearFacing = rearFacing == null ? new RearFacing(24, null) : rearFacing;
+        rearFacing = rearFacing == null ? new RearFacing(24) : rearFacing;
         breaks = breaks == null ? new Breaks(30, 120) : breaks;
         routingFirst = routingFirst == null ? RoutingFirst.EUROPEAN : routingFirst;
         retractorBesides = retractorBesides == null ? RetractorBesides.LOCK_OFF_ALONE : retractorBesides;

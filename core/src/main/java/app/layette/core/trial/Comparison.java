@@ -69,7 +69,7 @@ public final class Comparison {
             first += outcome.firstTightening() ? 1 : 0;
             found += outcome.inBand() ? 1 : 0;
             wrongWay += outcome.wrongWay();
-            below += outcome.inBand() ? band.to().minus(outcome.angle()).degrees() : 0;
+            below += outcome.inBand() ? band.to().minus(outcome.ended()).degrees() : 0;
             most += outcome.inBand() && car.isMostReclined(outcome.step(), band) ? 1 : 0;
         }
         Arrays.sort(cycles);

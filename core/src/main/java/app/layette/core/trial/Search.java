@@ -1,6 +1,8 @@
 package app.layette.core.trial;
 
 import app.layette.core.measure.Angle;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /** A way of searching for the setting. */
 public interface Search {
@@ -17,9 +19,20 @@ public interface Search {
      * @param angle where the recline ended; {@code null} where no setting was named
      * @param wrongWay how often it was sent away from the band after a look with the child in
      */
-    record Outcome(int cycles, int tightenings, boolean inBand, int step, Angle angle, int wrongWay) {
+    record Outcome(
+            int cycles,
+            int tightenings,
+            boolean inBand,
+            int step,
+            @Nullable Angle angle,
+            int wrongWay) {
         static Outcome nothingNamed(int cycles, int tightenings, int wrongWay) {
             return new Outcome(cycles, tightenings, false, -1, null, wrongWay);
+        }
+
+        /** The angle of a search that named a setting. */
+        Angle ended() {
+            return Objects.requireNonNull(angle);
         }
 
         public boolean firstTightening() {

@@ -6,4 +6,7 @@
  * <p>The seats and cars are defined in the handbook, section 6, simulation benchmark. The true values are hidden from
  * whoever searches: a search sees what an indicator would show, and nothing else.
  */
+@NullMarked
 package app.layette.core.trial;
+
+import org.jspecify.annotations.NullMarked;

@@ -30,6 +30,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
@@ -97,7 +98,7 @@ public final class Staging {
     }
 
     public static Row of(Misuse misuse) {
-        return ROWS.get(misuse);
+        return Objects.requireNonNull(ROWS.get(misuse));
     }
 
     /** The misuses that could be brought about here, in the order of the catalogue. */
@@ -300,7 +301,7 @@ public final class Staging {
             case WRONG_BASE -> truth.baseModel().equals(OTHER_BASE);
             case INSERT_LEFT_IN -> truth.insert().get(piece(false, 0));
             case INSERT_PIECE_LEFT -> truth.insert().get(piece(false, 1));
-            case INSERT_LEFT_OUT -> !truth.insert().get(piece(true, 0));
+            case INSERT_LEFT_OUT -> Boolean.FALSE.equals(truth.insert().get(piece(true, 0)));
             case SLOT_ABOVE -> slots.isAlike() && slots.leftShell() > right;
             case SLOT_FAR_BELOW ->
                 slots.isAlike()

@@ -31,6 +31,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import org.jspecify.annotations.Nullable;
 
 /** Looking, asking, reading, tugging and pinching: what a person would see or feel, with a person's error. */
 final class Eyes {
@@ -101,7 +102,7 @@ final class Eyes {
         facts.add(length(Fact.Dimension.CROWN, truth.child().crownMm(), Fact.InsertState.AS_IT_WILL_BE));
     }
 
-    private static Fact length(Fact.Dimension what, double millimetres, Fact.InsertState insert) {
+    private static Fact length(Fact.Dimension what, double millimetres, Fact.@Nullable InsertState insert) {
         return new Fact.LengthMeasured(CHILD, what, Length.ofMillimetres(Math.round(millimetres)), insert);
     }
 

@@ -8,6 +8,7 @@ import app.layette.core.practice.PracticeProfile;
 import app.layette.core.practice.PracticeProfile.AnchorLimitDefault;
 import app.layette.core.practice.PracticeProfile.ChildOrder;
 import app.layette.core.practice.PracticeProfile.NewbornTarget;
+import app.layette.core.practice.PracticeProfile.RetractorBesides;
 import app.layette.core.practice.PracticeProfile.RoutingFirst;
 import app.layette.core.practice.PracticeProfile.Screening;
 import app.layette.core.practice.PracticeProfile.SnugTest;
@@ -35,10 +36,10 @@ public final class BenchPractice {
                 .newbornDays(28)
                 .slotFarBelow(Length.ofMillimetres(40))
                 .anchorLimit(AnchorLimitDefault.NORTH_AMERICA_65_LB)
-                .rearFacing(new PracticeProfile.RearFacing(24, null))
+                .rearFacing(new PracticeProfile.RearFacing(24))
                 .breaks(new PracticeProfile.Breaks(30, 120))
                 .routingFirst(RoutingFirst.EUROPEAN)
-                .retractorBesides(null)
+                .retractorBesides(RetractorBesides.LOCK_OFF_ALONE)
                 .build();
         return new Practice(profile, "US", ZoneId.of("UTC"));
     }

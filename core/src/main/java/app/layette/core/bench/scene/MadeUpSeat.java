@@ -50,6 +50,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import org.jspecify.annotations.Nullable;
 
 /** A restraint that nobody sells, with every page of its manual: what the bench needs to know of it. */
 final class MadeUpSeat {
@@ -91,7 +92,7 @@ final class MadeUpSeat {
         this(method, band, random, null);
     }
 
-    MadeUpSeat(Method method, TrialBand band, Random random, Differs differs) {
+    MadeUpSeat(Method method, TrialBand band, Random random, @Nullable Differs differs) {
         this.method = method;
         this.differs = Optional.ofNullable(differs);
         this.band = band;

@@ -30,6 +30,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Three restraints, one child and one car to choose from: one suits, each of the others fails by something of its own.
@@ -119,7 +120,7 @@ public record Shelf(List<SeatSheet> seats, Situation present) {
         return Situation.of(BenchPractice.usual(), new Sheets(seats, List.of(car)), record, today);
     }
 
-    private static Fact height(Fact.Dimension what, double millimetres, Fact.InsertState insert) {
+    private static Fact height(Fact.Dimension what, double millimetres, Fact.@Nullable InsertState insert) {
         return new Fact.LengthMeasured("r1", what, Length.ofMillimetres(millimetres), insert);
     }
 }

@@ -16,6 +16,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 
@@ -247,7 +248,7 @@ public final class CabinPlan {
 
     /** How a restraint would stand at a place, as far as is known. */
     public Restraint restraint(PlaceAnswer answer, SeatSheet seat) {
-        Place place = places.get(answer.place());
+        Place place = Objects.requireNonNull(places.get(answer.place()));
         Optional<Length> width = seat.shell().width();
         double half = width.map(Length::millimetres).orElse(USUAL_RESTRAINT_WIDTH) / 2;
         if (answer.method().isFlat()) {

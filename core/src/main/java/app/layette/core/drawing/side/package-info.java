@@ -5,4 +5,7 @@
  * figures draw from it; {@link app.layette.core.drawing.side.PoseTable} gives the same for every setting, so that a
  * screen can move the drawing between them without computing anything itself.
  */
+@NullMarked
 package app.layette.core.drawing.side;
+
+import org.jspecify.annotations.NullMarked;

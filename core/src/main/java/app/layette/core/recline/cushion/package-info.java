@@ -10,4 +10,7 @@
  * <p>What is not modelled: the cushion's own shape, creep over weeks, the vehicle seat back, an end of the base that
  * lifts off.
  */
+@NullMarked
 package app.layette.core.recline.cushion;
+
+import org.jspecify.annotations.NullMarked;

@@ -9,4 +9,7 @@
  * <p>Not guaranteed: the true angle is not linear in u where tension goes slack; the likelihoods are meant for level
  * ground and hold in simulation within 5 points.
  */
+@NullMarked
 package app.layette.core.recline.learn;
+
+import org.jspecify.annotations.NullMarked;

@@ -4,6 +4,7 @@ import app.layette.core.measure.Length;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Which cloth, folded and rolled how far, or which noodle, makes a wanted lift (REC-6).
@@ -28,7 +29,7 @@ public final class RollMaker {
      * @param roll as made
      * @param lift ℓ_t that it makes
      */
-    public record Recipe(Cloth cloth, Roll roll, Length lift) {
+    public record Recipe(@Nullable Cloth cloth, Roll roll, Length lift) {
         public boolean isOfCloth() {
             return cloth != null;
         }
