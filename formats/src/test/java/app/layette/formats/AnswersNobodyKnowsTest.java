@@ -4,11 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
-import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Situation;
-import app.layette.core.gate.Gate;
-import app.layette.core.gate.RuleBook;
 import app.layette.formats.document.CaseDocument;
 import java.util.List;
 import java.util.Set;
@@ -26,13 +22,14 @@ class AnswersNobodyKnowsTest {
         ready.record().entries().stream()
                 .filter(entry -> entry.fact() instanceof Fact.Answered)
                 .forEach(entry -> asked.add(((Fact.Answered) entry.fact()).question()));
-        assertThat(isOpen(ready, ready.record().entries())).isTrue();
+        assertThat(Examples.isOpen(ready, ready.sheets(), ready.record().entries()))
+                .isTrue();
         // What is not missed here decides nothing here: it advises, or is not there.
-        asked.removeIf(question -> isOpen(ready, without(ready, question)));
+        asked.removeIf(question -> Examples.isOpen(ready, ready.sheets(), without(ready, question)));
         assertThat(asked).hasSizeGreaterThan(10);
         // Whatever is not "none" asks for the hospital's screening, which was made where the child came too early.
         asked.remove(Question.CONDITION);
-        assertThat(asked).noneMatch(question -> isOpen(ready, otherwise(ready, question)));
+        assertThat(asked).noneMatch(question -> Examples.isOpen(ready, ready.sheets(), otherwise(ready, question)));
     }
 
     /** The same fitting with this question answered by what nobody knows, each time. */
@@ -56,16 +53,5 @@ class AnswersNobodyKnowsTest {
         return ready.record().entries().stream()
                 .filter(entry -> !(entry.fact() instanceof Fact.Answered answered && answered.question() == question))
                 .toList();
-    }
-
-    private static boolean isOpen(CaseDocument ready, List<Entry> entries) {
-        FittingRecord record =
-                new FittingRecord(ready.record().riders(), ready.record().units(), entries);
-        Situation situation = Situation.of(ready.practice(), ready.sheets(), record, ready.date());
-        return situation
-                .method()
-                .filter(method ->
-                        Gate.judge(RuleBook.shipped(), situation, method).isOpen())
-                .isPresent();
     }
 }

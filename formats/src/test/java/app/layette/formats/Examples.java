@@ -1,7 +1,13 @@
 package app.layette.formats;
 
+import app.layette.core.entry.Entry;
+import app.layette.core.entry.FittingRecord;
+import app.layette.core.entry.Sheets;
+import app.layette.core.entry.Situation;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingPlanner;
+import app.layette.core.gate.Gate;
+import app.layette.core.gate.RuleBook;
 import app.layette.formats.document.CaseDocument;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -55,5 +61,17 @@ public final class Examples {
 
     public static FittingPlan plan(CaseDocument document) {
         return new FittingPlanner().plan(document.practice(), document.sheets(), document.record(), document.date());
+    }
+
+    /** Whether the gate is open over a case with these sheets and entries instead of its own. */
+    static boolean isOpen(CaseDocument fitting, Sheets sheets, List<Entry> entries) {
+        FittingRecord record =
+                new FittingRecord(fitting.record().riders(), fitting.record().units(), entries);
+        Situation situation = Situation.of(fitting.practice(), sheets, record, fitting.date());
+        return situation
+                .method()
+                .filter(method ->
+                        Gate.judge(RuleBook.shipped(), situation, method).isOpen())
+                .isPresent();
     }
 }

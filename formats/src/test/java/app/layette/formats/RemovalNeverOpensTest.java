@@ -6,13 +6,9 @@ import app.layette.core.entry.Act;
 import app.layette.core.entry.Answers;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
-import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Sheets;
-import app.layette.core.entry.Situation;
-import app.layette.core.gate.Gate;
-import app.layette.core.gate.RuleBook;
 import app.layette.core.measure.Mass;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.vehicle.VehicleSheet;
@@ -148,14 +144,6 @@ class RemovalNeverOpensTest {
     }
 
     private static boolean isOpen(CaseDocument ready, SeatSheet seat, VehicleSheet car, List<Entry> entries) {
-        FittingRecord record =
-                new FittingRecord(ready.record().riders(), ready.record().units(), entries);
-        Situation situation =
-                Situation.of(ready.practice(), new Sheets(List.of(seat), List.of(car)), record, ready.date());
-        return situation
-                .method()
-                .filter(method ->
-                        Gate.judge(RuleBook.shipped(), situation, method).isOpen())
-                .isPresent();
+        return Examples.isOpen(ready, new Sheets(List.of(seat), List.of(car)), entries);
     }
 }
