@@ -23,6 +23,7 @@ import java.util.Optional;
  * @param byItself whether it is told by itself and never with a look: the result of a test, and what must not be passed over
  * @param answers what each answer weighs by itself, in the order in which they are offered; empty where a rule has to look
  *     further
+ * @param findings the whole key of what an answer says; none where its rule says it
  * @param looks the looks that show it
  */
 public record Asked(
