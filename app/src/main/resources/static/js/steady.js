@@ -159,7 +159,8 @@ window.layette = window.layette ?? {};
     const own = form.querySelector('button.go:not([type=button]):not([name^="sure"])');
     if (!own) {
       say(window.layette.say("chooseNow"));
-    } else if (isSteady(own)) {
+    } else if (!guarded(own) || isSteady(own)) {
+      // What a press needs not wait for, Enter needs not either.
       form.requestSubmit(own);
     } else {
       refuse();

@@ -36,15 +36,10 @@ class AnswersNobodyKnowsTest {
     private static List<Entry> otherwise(CaseDocument ready, Question question) {
         return ready.record().entries().stream()
                 .map(entry -> entry.fact() instanceof Fact.Answered answered && answered.question() == question
-                        ? new Entry(
-                                entry.id(),
-                                entry.seq(),
-                                entry.seen(),
-                                entry.at(),
-                                entry.by(),
-                                entry.how(),
-                                null,
-                                new Fact.Answered(answered.of(), question, "WHAT_NOBODY_KNOWS", answered.place()))
+                        ? Examples.saying(
+                                entry,
+                                new Fact.Answered(answered.of(), question, "WHAT_NOBODY_KNOWS", answered.place()),
+                                entry.how())
                         : entry)
                 .toList();
     }

@@ -1,7 +1,9 @@
 package app.layette.formats;
 
 import app.layette.core.entry.Entry;
+import app.layette.core.entry.Fact;
 import app.layette.core.entry.FittingRecord;
+import app.layette.core.entry.How;
 import app.layette.core.entry.Sheets;
 import app.layette.core.entry.Situation;
 import app.layette.core.fitting.FittingPlan;
@@ -61,6 +63,11 @@ public final class Examples {
 
     public static FittingPlan plan(CaseDocument document) {
         return new FittingPlanner().plan(document.practice(), document.sheets(), document.record(), document.date());
+    }
+
+    /** The same entry saying something else, known in another way. */
+    static Entry saying(Entry entry, Fact fact, How how) {
+        return new Entry(entry.id(), entry.seq(), entry.seen(), entry.at(), entry.by(), how, null, fact);
     }
 
     /** Whether the gate is open over a case with these sheets and entries instead of its own. */

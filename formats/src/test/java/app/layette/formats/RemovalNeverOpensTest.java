@@ -93,18 +93,18 @@ class RemovalNeverOpensTest {
             Entry entry = entries.get(i);
             if (entry.fact() instanceof Fact.Answered answered) {
                 for (String other : Answers.to(answered.question())) {
-                    Entry said = saying(
+                    Entry said = Examples.saying(
                             entry,
                             new Fact.Answered(answered.of(), answered.question(), other, answered.place()),
                             entry.how());
                     all.add(new Shut(answered.question() + " " + other, seat, car, with(entries, i, said), said));
                 }
-                Entry told = saying(entry, entry.fact(), How.TOLD);
+                Entry told = Examples.saying(entry, entry.fact(), How.TOLD);
                 all.add(new Shut(answered.question() + " told", seat, car, with(entries, i, told), told));
             }
             if (entry.fact() instanceof Fact.Weighed) {
                 for (double grams : new double[] {1500, 2300, 2700, 6200, 9800, 14_500}) {
-                    Entry said = saying(entry, new Fact.Weighed("r1", Mass.ofGrams(grams)), entry.how());
+                    Entry said = Examples.saying(entry, new Fact.Weighed("r1", Mass.ofGrams(grams)), entry.how());
                     all.add(new Shut("weight " + grams, seat, car, with(entries, i, said), said));
                 }
             }
@@ -131,10 +131,6 @@ class RemovalNeverOpensTest {
         }
         Collections.shuffle(all, random);
         return all.subList(0, Math.min(SHUT, all.size()));
-    }
-
-    private static Entry saying(Entry entry, Fact fact, How how) {
-        return new Entry(entry.id(), entry.seq(), entry.seen(), entry.at(), entry.by(), how, null, fact);
     }
 
     private static List<Entry> with(List<Entry> entries, int at, Entry other) {

@@ -45,6 +45,19 @@ class HandsIT {
         return desk;
     }
 
+    /** What a press needs not wait for, Enter needs not either. */
+    @Test
+    void enterSignsInAtOnce() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.open("/sign-in").page().fill("#username", "marit");
+            desk.page().fill("#password", Desk.PASSWORD);
+            desk.page().keyboard().press("Enter");
+            desk.page().waitForURL(url -> !url.contains("sign-in"));
+            assertThat(desk.page().locator("#not-taken").count()).isZero();
+            desk.isQuiet();
+        }
+    }
+
     @ParameterizedTest
     @CsvSource(textBlock = """
                     1280,  800, false,  50

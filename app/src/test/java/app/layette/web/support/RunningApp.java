@@ -68,6 +68,8 @@ public final class RunningApp implements BeforeEachCallback, TestExecutionExcept
                     .replaceAll("[^A-Za-z0-9]", "_")
                     .toLowerCase(Locale.ROOT));
             if (!loaded.isKept()) {
+                // A run that was broken off may have left one that was never kept.
+                loaded.drop();
                 RunningApp first = new RunningApp(TestDatabase.create(loaded.port(), loaded.password(), loaded.name()));
                 Unpacked.keepClasses(first.process);
                 first.kill();

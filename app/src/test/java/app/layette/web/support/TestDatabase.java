@@ -36,6 +36,11 @@ public record TestDatabase(String port, String name, String password) {
         }
     }
 
+    /** Takes it away, where it is there. */
+    void drop() {
+        onServer("drop database if exists " + name + " with (force)");
+    }
+
     /** A new, empty database in a cluster of somebody's own. */
     public static TestDatabase create(String port, String password, String name) {
         TestDatabase made = new TestDatabase(port, name, password);

@@ -30,26 +30,49 @@ import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** SEC-1: there is a way to lock the belt of this place for this restraint. */
 @AutoService(Asking.class)
 public final class BeltLocks implements Rule.OfPlace {
     /** What {@link Question#RETRACTOR} is answered with. */
     public enum RetractorSeen {
-        SWITCHABLE,
-        AUTOMATIC,
-        EMERGENCY_ONLY,
-        UNSURE
+        SWITCHABLE(Retractor.SWITCHABLE),
+        AUTOMATIC(Retractor.AUTOMATIC),
+        EMERGENCY_ONLY(Retractor.EMERGENCY_ONLY),
+        UNSURE(null);
+
+        private final @Nullable Retractor found;
+
+        RetractorSeen(@Nullable Retractor found) {
+            this.found = found;
+        }
+
+        /** What the belt has; empty where nobody could tell. */
+        Optional<Retractor> found() {
+            return Optional.ofNullable(found);
+        }
     }
 
     /** What {@link Question#LATCH_PLATE} is answered with. */
     public enum LatchPlateSeen {
-        SLIDING,
-        LOCKING,
-        SWITCHABLE,
-        SEWN_ON,
-        CRASH_LOCKING,
-        UNSURE
+        SLIDING(LatchPlate.SLIDING),
+        LOCKING(LatchPlate.LOCKING),
+        SWITCHABLE(LatchPlate.SWITCHABLE),
+        SEWN_ON(LatchPlate.SEWN_ON),
+        CRASH_LOCKING(LatchPlate.CRASH_LOCKING),
+        UNSURE(null);
+
+        private final @Nullable LatchPlate found;
+
+        LatchPlateSeen(@Nullable LatchPlate found) {
+            this.found = found;
+        }
+
+        /** What the belt has; empty where nobody could tell. */
+        Optional<LatchPlate> found() {
+            return Optional.ofNullable(found);
+        }
     }
 
     private static final RuleCard CARD = RuleCard.of(Conclusion.BELT_LOCKS, RuleCode.SEC_1)

@@ -1,5 +1,6 @@
 package app.layette.core.secure;
 
+import app.layette.core.entry.Answers;
 import app.layette.core.entry.Change;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.PlaceNow;
@@ -8,6 +9,8 @@ import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.seat.LockOff;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.secure.BeltLocks.LatchPlateSeen;
+import app.layette.core.secure.BeltLocks.RetractorSeen;
 import app.layette.core.secure.LockTable.Lock;
 import app.layette.core.step.Ask;
 import app.layette.core.vehicle.Belt;
@@ -15,7 +18,6 @@ import app.layette.core.vehicle.Belt.LatchPlate;
 import app.layette.core.vehicle.Belt.Retractor;
 import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.SeatingPosition;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -30,7 +32,8 @@ public final class BeltRules {
      */
     public static Optional<Retractor> retractor(PlaceNow situation) {
         Optional<Retractor> sheet = belt(situation).retractor().value();
-        Optional<Retractor> tested = tested(situation, Question.RETRACTOR, Retractor.values());
+        Optional<Retractor> tested =
+                tested(situation, Question.RETRACTOR, RetractorSeen.class).flatMap(RetractorSeen::found);
         return tested.filter(each -> sheet.isEmpty() || each == Retractor.EMERGENCY_ONLY)
                 .or(() -> sheet);
     }
@@ -38,7 +41,8 @@ public final class BeltRules {
     /** The latch plate: the vehicle sheet's, or what was seen here; one that does not lock here does not lock. */
     public static Optional<LatchPlate> latchPlate(PlaceNow situation) {
         Optional<LatchPlate> sheet = belt(situation).latchPlate().value();
-        Optional<LatchPlate> seen = tested(situation, Question.LATCH_PLATE, LatchPlate.values());
+        Optional<LatchPlate> seen =
+                tested(situation, Question.LATCH_PLATE, LatchPlateSeen.class).flatMap(LatchPlateSeen::found);
         return seen.filter(each -> sheet.isEmpty() || !LockTable.locks(each)).or(() -> sheet);
     }
 
@@ -62,13 +66,10 @@ public final class BeltRules {
         return method.isByBelt() && method.staysInTheCar();
     }
 
-    private static <E extends Enum<E>> Optional<E> tested(PlaceNow situation, Question question, E[] constants) {
+    private static <A extends Enum<A>> Optional<A> tested(PlaceNow situation, Question question, Class<A> answers) {
         return answeredHere(situation, question)
                 .filter(answer -> question.isPassedBy(answer.how()))
-                .map(Stamped::value)
-                .flatMap(answer -> Arrays.stream(constants)
-                        .filter(each -> each.name().equals(answer))
-                        .findFirst());
+                .flatMap(answer -> Answers.as(answers, answer.value()));
     }
 
     /** An answer about the chosen place: by its name, or by somebody who had seen it chosen. */
