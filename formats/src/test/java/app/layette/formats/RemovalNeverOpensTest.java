@@ -8,7 +8,9 @@ import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.RiderId;
 import app.layette.core.entry.Sheets;
+import app.layette.core.entry.UnitId;
 import app.layette.core.measure.Mass;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.vehicle.VehicleSheet;
@@ -104,7 +106,8 @@ class RemovalNeverOpensTest {
             }
             if (entry.fact() instanceof Fact.Weighed) {
                 for (double grams : new double[] {1500, 2300, 2700, 6200, 9800, 14_500}) {
-                    Entry said = Examples.saying(entry, new Fact.Weighed("r1", Mass.ofGrams(grams)), entry.how());
+                    Entry said =
+                            Examples.saying(entry, new Fact.Weighed(RiderId.FIRST, Mass.ofGrams(grams)), entry.how());
                     all.add(new Shut("weight " + grams, seat, car, with(entries, i, said), said));
                 }
             }
@@ -126,7 +129,7 @@ class RemovalNeverOpensTest {
                     last.by(),
                     How.MEASURED,
                     null,
-                    new Fact.Acted("u1", act)));
+                    new Fact.Acted(UnitId.FIRST, act)));
             all.add(new Shut("then " + act, seat, car, more, null));
         }
         Collections.shuffle(all, random);

@@ -5,6 +5,8 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.How;
 import app.layette.core.entry.QuickSeat;
+import app.layette.core.entry.RiderId;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.finding.Argument;
 import app.layette.formats.document.RefusedDocumentException;
@@ -149,7 +151,7 @@ class NewFittingController {
         kept(user, fields, seat, entries);
         if (fields.getOrDefault("box", "").equals(Fact.TimeBox.BEDSIDE.name())) {
             entries.add(form.oneOfSeveral(
-                    new Fact.BoxChosen(Beginnings.Begin.UNIT, Fact.TimeBox.BEDSIDE), How.MEASURED, entries.size()));
+                    new Fact.BoxChosen(UnitId.FIRST, Fact.TimeBox.BEDSIDE), How.MEASURED, entries.size()));
         }
         chosen(shelf.cars(user.pointId()), fields.getOrDefault("car", "")).ifPresent(each -> entries.add(adopt(each)));
         if (!reading.problems.isEmpty() || seat.isEmpty()) {
@@ -258,7 +260,7 @@ class NewFittingController {
         void fact(String kind, How how) {
             Map<String, String> all = new HashMap<>(fields);
             all.put("kind", kind);
-            all.put("of", Beginnings.Begin.RIDER);
+            all.put("of", RiderId.FIRST.text());
             all.put("what", Fact.Dimension.BODY.name());
             all.put(
                     Unusual.SURE,
@@ -289,8 +291,8 @@ class NewFittingController {
                 throw new UncheckedIOException(e);
             }
         }
-        if (fields.getOrDefault("seat", "").equals(QuickSeat.SHEET)) {
-            return Optional.of(new SheetVersion(QuickSeat.SHEET, 1));
+        if (fields.getOrDefault("seat", "").equals(QuickSeat.SHEET.text())) {
+            return Optional.of(new SheetVersion(QuickSeat.SHEET.text(), 1));
         }
         Optional<SheetVersion> seat = chosen(shelf.seats(user.pointId()), fields.getOrDefault("seat", ""));
         if (seat.isEmpty()) {
@@ -307,8 +309,7 @@ class NewFittingController {
     }
 
     private static EntryDraft adopt(SheetVersion sheet) {
-        return EntryDraft.now(
-                How.MEASURED, 0, new Fact.SheetAdopted(sheet.id(), sheet.version(), Fact.Adoption.ADOPTED, null));
+        return EntryDraft.now(How.MEASURED, 0, new Fact.SheetAdopted(sheet, Fact.Adoption.ADOPTED, null));
     }
 
     /** A sheet to be picked by its drawing. */

@@ -5,6 +5,7 @@ import app.layette.core.choice.WhichRestraint;
 import app.layette.core.coming.Coming;
 import app.layette.core.coming.DueKind;
 import app.layette.core.drawing.InSeatView;
+import app.layette.core.entry.SheetId;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.Complete;
 import app.layette.core.evidence.Permission;
@@ -93,7 +94,8 @@ class ChoiceController {
         List<Choice> choices = new ArrayList<>();
         Page<SeatAnswer> shown = Page.of(WhichRestraint.among(newest(user.pointId()), situation), page, A_PAGE);
         for (SeatAnswer answer : shown.items()) {
-            boolean present = answer.seat().sheet().id().equals(situation.unit().sheet());
+            boolean present =
+                    SheetId.of(answer.seat().sheet()).equals(situation.unit().sheet());
             choices.add(choice(answer, present, words));
         }
         model.addAttribute("id", id);

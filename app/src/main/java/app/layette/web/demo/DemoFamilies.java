@@ -38,6 +38,7 @@ import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.recline.GroundLevel;
 import app.layette.core.seat.HandlePosition;
+import app.layette.core.seat.SettingId;
 import app.layette.core.secure.BeltPath;
 import app.layette.core.secure.InchTest;
 import app.layette.core.secure.LockOffClosed;
@@ -275,11 +276,13 @@ class DemoFamilies {
         family.add(How.MEASURED, height(Fact.Dimension.SHOULDER, 221));
         family.add(How.MEASURED, height(Fact.Dimension.CROWN, 348));
         threaded(family, 1, 1, "short");
-        family.add(How.MEASURED, new Fact.SheetAdopted("corvane-estate", 2, Fact.Adoption.ADOPTED, null));
+        family.add(
+                How.MEASURED,
+                new Fact.SheetAdopted(new SheetVersion("corvane-estate", 2), Fact.Adoption.ADOPTED, null));
         family.add(How.MEASURED, new Fact.Placed(UNIT, PositionId.parse("2-MIDDLE"), Method.BASE_BELT));
         answer(family, Question.GROUND, GroundLevel.Answer.LEVEL);
         acted(family, Act.PREPARED);
-        family.add(How.MEASURED, new Fact.DeviceSet(UNIT, "2"));
+        family.add(How.MEASURED, new Fact.DeviceSet(UNIT, new SettingId("2")));
         answer(family, Question.BELT_ROUTE, BeltPath.Answer.STRAIGHT_IN_PATH);
         answer(family, Question.BUCKLE, OwnBuckle.Answer.ITS_OWN);
         acted(family, Act.TIGHTENED);
@@ -296,6 +299,6 @@ class DemoFamilies {
 
     private NewFamily begin(Point point, String reference, String child, SheetVersion seat, int minutesAgo) {
         return new NewFamily(reference, child, seat, ago(point, minutesAgo + 40))
-                .add(How.MEASURED, new Fact.SheetAdopted(seat.id(), seat.version(), Fact.Adoption.ADOPTED, null));
+                .add(How.MEASURED, new Fact.SheetAdopted(seat, Fact.Adoption.ADOPTED, null));
     }
 }

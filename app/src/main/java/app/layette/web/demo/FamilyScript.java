@@ -15,7 +15,10 @@ import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.PartialDate;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.RiderId;
 import app.layette.core.entry.TeachItem;
+import app.layette.core.entry.UnitId;
+import app.layette.core.evidence.SheetVersion;
 import app.layette.core.harness.ClipAtArmpits;
 import app.layette.core.harness.HarnessSnug;
 import app.layette.core.harness.NothingThickUnder;
@@ -28,6 +31,8 @@ import app.layette.core.recline.GroundLevel;
 import app.layette.core.recline.LevelWithChild;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator;
+import app.layette.core.seat.PieceId;
+import app.layette.core.seat.SettingId;
 import app.layette.core.secure.AnchorStrap;
 import app.layette.core.secure.AnchorsClicked;
 import app.layette.core.secure.CarrierClicked;
@@ -35,13 +40,12 @@ import app.layette.core.secure.InchTest;
 import app.layette.core.secure.Windows;
 import app.layette.core.suit.ScreeningDone;
 import app.layette.core.vehicle.PositionId;
-import app.layette.web.fitting.Beginnings;
 import app.layette.web.fitting.NewFamily;
 
 /** Stretches of a fitting that most families share. */
 final class FamilyScript {
-    static final String RIDER = Beginnings.Begin.RIDER;
-    static final String UNIT = Beginnings.Begin.UNIT;
+    static final RiderId RIDER = RiderId.FIRST;
+    static final UnitId UNIT = UnitId.FIRST;
     private static final How LABEL = new How(How.Kind.LABEL, "");
 
     private FamilyScript() {}
@@ -72,7 +76,7 @@ final class FamilyScript {
     }
 
     static void insert(NewFamily family, String piece, boolean in) {
-        family.add(How.MEASURED, new Fact.InsertSet(UNIT, piece, in));
+        family.add(How.MEASURED, new Fact.InsertSet(UNIT, new PieceId(piece), in));
     }
 
     static Fact height(Fact.Dimension what, double millimetres) {
@@ -87,7 +91,7 @@ final class FamilyScript {
     }
 
     static void car(NewFamily family, String sheet, int version, String position) {
-        family.add(How.MEASURED, new Fact.SheetAdopted(sheet, version, Fact.Adoption.ADOPTED, null));
+        family.add(How.MEASURED, new Fact.SheetAdopted(new SheetVersion(sheet, version), Fact.Adoption.ADOPTED, null));
         family.add(How.MEASURED, new Fact.Placed(UNIT, PositionId.parse(position), Method.BASE_FLEXIBLE_ANCHORS));
         answer(family, Question.GROUND, GroundLevel.Answer.LEVEL);
         acted(family, Act.PREPARED);
@@ -95,7 +99,7 @@ final class FamilyScript {
 
     static void base(NewFamily family, String step) {
         if (!step.isEmpty()) {
-            family.add(How.MEASURED, new Fact.DeviceSet(UNIT, step));
+            family.add(How.MEASURED, new Fact.DeviceSet(UNIT, new SettingId(step)));
         } else {
             family.add(How.MEASURED, new Fact.RollPlaced(UNIT, Fact.RollKind.NONE, null, null, null, null, null, null));
         }
@@ -173,7 +177,7 @@ final class FamilyScript {
     }
 
     static void placed(NewFamily family, String sheet, int version, String position, Method method) {
-        family.add(How.MEASURED, new Fact.SheetAdopted(sheet, version, Fact.Adoption.ADOPTED, null));
+        family.add(How.MEASURED, new Fact.SheetAdopted(new SheetVersion(sheet, version), Fact.Adoption.ADOPTED, null));
         family.add(How.MEASURED, new Fact.Placed(UNIT, PositionId.parse(position), method));
     }
 }

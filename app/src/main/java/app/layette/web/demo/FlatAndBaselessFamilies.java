@@ -18,6 +18,7 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
+import app.layette.core.evidence.SheetVersion;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.recline.GroundLevel;
@@ -61,7 +62,9 @@ final class FlatAndBaselessFamilies {
         family.add(How.MEASURED, height(Fact.Dimension.SHOULDER, 236));
         answer(family, Question.HEAD_ROOM, HeadRoom.Answer.AT_LEAST_50);
         threaded(family, 1, 1, "only loop");
-        family.add(How.MEASURED, new Fact.SheetAdopted("corvane-estate", 2, Fact.Adoption.ADOPTED, null));
+        family.add(
+                How.MEASURED,
+                new Fact.SheetAdopted(new SheetVersion("corvane-estate", 2), Fact.Adoption.ADOPTED, null));
         return family;
     }
 

@@ -25,6 +25,7 @@ import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.recline.GroundLevel;
 import app.layette.core.seat.Indicator.Reading;
+import app.layette.core.seat.SettingId;
 import app.layette.core.suit.HeadRoom;
 import app.layette.web.fitting.NewFamily;
 import java.time.LocalDate;
@@ -51,7 +52,7 @@ final class ReclineFamilies {
         placed(family, "corvane-estate", 2, "2-LEFT", Method.BASE_FLEXIBLE_ANCHORS);
         family.add(How.MEASURED, new Fact.GroundMeasured(UNIT, Angle.ofDegrees(2)));
         acted(family, Act.PREPARED);
-        family.add(How.MEASURED, new Fact.DeviceSet(UNIT, "3"));
+        family.add(How.MEASURED, new Fact.DeviceSet(UNIT, new SettingId("3")));
         family.add(How.MEASURED, new Fact.LevelRead(UNIT, Fact.Stage.PRESSED, Reading.PART_UPRIGHT));
         return family;
     }

@@ -10,6 +10,7 @@ import static app.layette.web.demo.FamilyScript.measures;
 import app.layette.core.child.Sex;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
+import app.layette.core.evidence.SheetVersion;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.web.fitting.NewFamily;
@@ -40,7 +41,9 @@ final class TwinFamilies {
 
     private static NewFamily common(NewFamily family) {
         cleared(family);
-        family.add(How.MEASURED, new Fact.SheetAdopted("pallander-dray", 1, Fact.Adoption.ADOPTED, null));
+        family.add(
+                How.MEASURED,
+                new Fact.SheetAdopted(new SheetVersion("pallander-dray", 1), Fact.Adoption.ADOPTED, null));
         return family;
     }
 }

@@ -7,7 +7,6 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.FactCheck;
 import app.layette.core.entry.Neighbours;
 import app.layette.core.entry.Rights;
-import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.rethread.Move;
 import app.layette.core.rethread.ShellBack;
@@ -26,9 +25,8 @@ final class Admission {
         Fact fact = draft.fact();
         Neighbours besides = before.situation().neighbours();
         boolean ofAnother = besides.units().stream()
-                        .anyMatch(other ->
-                                fact.of().equals(other.id()) || fact.of().equals(other.rider()))
-                || besides.inOtherCars().stream().anyMatch(other -> fact.of().equals(other.id()));
+                        .anyMatch(other -> fact.of().is(other.id()) || fact.of().is(other.rider()))
+                || besides.inOtherCars().stream().anyMatch(other -> fact.of().is(other.id()));
         if (ofAnother) {
             throw RefusedEntryException.because("OTHER_UNIT");
         }
@@ -65,7 +63,7 @@ final class Admission {
         Fact fact = draft.fact();
         boolean open = before.state().isUnderWay();
         boolean newer = fact instanceof Fact.SheetAdopted sheet
-                && before.situation().pendingVersions().contains(new SheetVersion(sheet.of(), sheet.version()));
+                && before.situation().pendingVersions().contains(sheet.sheet());
         Rights.Way way = draft.corrects() == null
                 ? newer ? Rights.Way.NEWER : Rights.Way.NEW
                 : fact instanceof Fact.Withdrawn ? Rights.Way.WITHDRAW : Rights.Way.CORRECT;

@@ -6,6 +6,7 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.FittingRecord.Unit;
 import app.layette.core.entry.How;
+import app.layette.core.entry.SheetId;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.SheetVersion;
@@ -50,11 +51,6 @@ public class Beginnings {
             SheetVersion seat,
             List<EntryDraft> entries,
             boolean comesBack) {
-        /** What the first child of a fitting is called in its entries. */
-        public static final String RIDER = "r1";
-        /** What the first actual seat of a fitting is called in its entries. */
-        public static final String UNIT = "u1";
-
         public Begin(String reference, String childName, SheetVersion seat, List<EntryDraft> entries) {
             this(UUID.randomUUID(), reference, childName, seat, entries, false);
         }
@@ -110,8 +106,8 @@ public class Beginnings {
         }
         PracticeProfile profile = profiles.current(point);
         Optional<FittingRow> earlier = known.flatMap(family -> latest(family, begin.childName()));
-        List<EntryDraft> carried =
-                earlier.map(row -> carriedFrom(row, point, begin.seat().id())).orElse(List.of());
+        List<EntryDraft> carried = earlier.map(row -> carriedFrom(row, point, SheetId.of(begin.seat())))
+                .orElse(List.of());
         Family family = known.orElseGet(() -> families.save(new Family(pointId, begin.reference(), begin.childName())));
         FittingRow row = new FittingRow(
                 begin.id(),
@@ -163,14 +159,14 @@ public class Beginnings {
      * What a child brings back from its latest fitting: itself and its measures, carried from the day on which they were
      * taken, so that a fresh look replaces them and an old weight is asked for again.
      */
-    private List<EntryDraft> carriedFrom(FittingRow latest, Point point, String seat) {
+    private List<EntryDraft> carriedFrom(FittingRow latest, Point point, SheetId seat) {
         Situation before = plans.of(latest, point).situation();
         List<EntryDraft> carried = new ArrayList<>();
         before.newest(
                         Fact.ChildDescribed.class,
-                        fact -> fact.of().equals(before.unit().rider()))
+                        fact -> fact.of().is(before.unit().rider()))
                 .ifPresent(each -> carried.add(carried(each)));
-        before.newest(Fact.Weighed.class, fact -> fact.of().equals(before.unit().rider()))
+        before.newest(Fact.Weighed.class, fact -> fact.of().is(before.unit().rider()))
                 .ifPresent(each -> carried.add(carried(each)));
         before.measured(Fact.Dimension.BODY).ifPresent(each -> carried.add(carried(each)));
         if (seat.equals(before.unit().sheet())) {

@@ -3,6 +3,7 @@ package app.layette.web.fitting;
 import app.layette.core.entry.Author;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
+import app.layette.core.entry.Subject;
 import app.layette.web.trail.Trail;
 import java.util.List;
 import java.util.UUID;
@@ -20,7 +21,7 @@ public class Erasing {
     /** What stands in place of a name that was erased. */
     public static final String NAME = "(erased)";
 
-    private static final String FAMILY = "family";
+    private static final Subject FAMILY = new Subject.Named("family");
 
     private final FittingRows rows;
     private final Fittings fittings;

@@ -6,6 +6,7 @@ import app.layette.core.entry.FactFields;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.PartialDate;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.Subject;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.DateReader;
 import app.layette.core.measure.Gestation;
@@ -14,6 +15,8 @@ import app.layette.core.measure.LengthRange;
 import app.layette.core.measure.Mass;
 import app.layette.core.measure.UnreadableDateException;
 import app.layette.core.measure.UnreadableMeasureException;
+import app.layette.core.seat.PieceId;
+import app.layette.core.seat.SettingId;
 import app.layette.core.vehicle.PositionId;
 import java.time.DateTimeException;
 import java.time.LocalDate;
@@ -193,6 +196,15 @@ public final class FactForm {
         }
         if (type == PartialDate.class) {
             return PartialDate.typed(text);
+        }
+        if (type == PieceId.class) {
+            return new PieceId(text);
+        }
+        if (type == SettingId.class) {
+            return new SettingId(text);
+        }
+        if (Subject.class.isAssignableFrom(type)) {
+            return Subject.of(type.asSubclass(Subject.class), text);
         }
         if (type == PositionId.class) {
             return PositionId.parse(text);

@@ -6,7 +6,9 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.FittingRecord.Unit;
 import app.layette.core.entry.How;
+import app.layette.core.entry.SheetId;
 import app.layette.core.entry.Sheets;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.SheetStatus;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fitting.FittingPlan;
@@ -46,7 +48,7 @@ class FittingPlans {
             Caffeine.newBuilder().maximumSize(MOST_PLANS).build();
 
     /** All that a plan follows from. */
-    private record From(List<Entry> record, Unit first, String unit, Practice practice, Sheets sheets, LocalDate day) {
+    private record From(List<Entry> record, Unit first, UnitId unit, Practice practice, Sheets sheets, LocalDate day) {
         From by(Sheets others) {
             return new From(record, first, unit, practice, others, day);
         }
@@ -202,7 +204,7 @@ class FittingPlans {
                 How.TOLD,
                 null,
                 new Fact.SheetAdopted(
-                        version.id(),
+                        SheetId.of(version),
                         version.version(),
                         Fact.Adoption.ADOPTED,
                         "tried, not kept",
@@ -229,8 +231,9 @@ class FittingPlans {
     private static List<String> sheetIds(String seat, List<Entry> record) {
         List<String> ids = new ArrayList<>(List.of(seat));
         for (Entry entry : record) {
-            if (entry.fact() instanceof Fact.SheetAdopted adopted && !ids.contains(adopted.of())) {
-                ids.add(adopted.of());
+            if (entry.fact() instanceof Fact.SheetAdopted adopted
+                    && !ids.contains(adopted.of().text())) {
+                ids.add(adopted.of().text());
             }
         }
         return ids;

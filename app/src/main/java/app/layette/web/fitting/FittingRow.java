@@ -1,6 +1,9 @@
 package app.layette.web.fitting;
 
 import app.layette.core.entry.FittingRecord;
+import app.layette.core.entry.RiderId;
+import app.layette.core.entry.SheetId;
+import app.layette.core.entry.UnitId;
 import app.layette.core.fitting.FittingState;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -108,16 +111,16 @@ class FittingRow {
         this.touchedAt = now;
         this.state = FittingState.OPEN;
         this.record = this;
-        this.unit = Beginnings.Begin.UNIT;
-        this.rider = Beginnings.Begin.RIDER;
+        this.unit = UnitId.FIRST.text();
+        this.rider = RiderId.FIRST.text();
     }
 
     /** Another seat of the same fitting. */
     FittingRow(UUID id, FittingRow record, FittingRecord.Unit joined, String childName, Instant now) {
-        this(id, record.family, record.beginning().withSeat(joined.sheet()), now);
+        this(id, record.family, record.beginning().withSeat(joined.sheet().text()), now);
         this.record = record;
-        this.unit = joined.id();
-        this.rider = joined.rider();
+        this.unit = joined.id().text();
+        this.rider = joined.rider().text();
         this.childName = childName;
     }
 
@@ -144,21 +147,21 @@ class FittingRow {
 
     /** The seat with which the fitting was begun. */
     FittingRecord.Unit firstUnit() {
-        return new FittingRecord.Unit(record.unit, record.rider, record.seatSheet);
+        return record.ownUnit();
     }
 
     /** What seat and child of this fitting are called in its entries. */
     FittingRecord.Unit ownUnit() {
-        return new FittingRecord.Unit(unit, rider, seatSheet);
+        return new FittingRecord.Unit(unit(), rider(), new SheetId(seatSheet));
     }
 
-    String unit() {
-        return unit;
+    UnitId unit() {
+        return new UnitId(unit);
     }
 
     /** What the child is called in the entries. */
-    String rider() {
-        return rider;
+    RiderId rider() {
+        return new RiderId(rider);
     }
 
     String childName() {

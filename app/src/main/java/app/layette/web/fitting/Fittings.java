@@ -6,6 +6,7 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
+import app.layette.core.entry.UnitId;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.fitting.PlanDifference;
@@ -308,7 +309,8 @@ public class Fittings {
         return now.car()
                 .flatMap(car ->
                         fittings
-                                .handedOver(pointId, now.unit().sheet(), car.fullName(), fitting.id(), Limit.of(1))
+                                .handedOver(
+                                        pointId, now.unit().sheet().text(), car.fullName(), fitting.id(), Limit.of(1))
                                 .stream()
                                 .findFirst()
                                 .flatMap(row -> LastSetUp.of(
@@ -336,7 +338,7 @@ public class Fittings {
 
     /** What the actual seat of a fitting is called in its entries. */
     @Transactional(readOnly = true)
-    public String unit(UUID id, UUID pointId) {
+    public UnitId unit(UUID id, UUID pointId) {
         return fittings.find(id, pointId)
                 .orElseThrow(NoSuchFittingException::new)
                 .unit();

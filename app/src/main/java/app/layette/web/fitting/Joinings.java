@@ -6,7 +6,10 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.FittingRecord.Unit;
 import app.layette.core.entry.How;
+import app.layette.core.entry.RiderId;
+import app.layette.core.entry.SheetId;
 import app.layette.core.entry.Situation;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.seat.SeatKind;
@@ -97,12 +100,10 @@ public class Joinings {
         drafts.add(EntryDraft.now(How.MEASURED, now.lastSeq(), joined));
         boolean adopted = now.everything().stream()
                 .anyMatch(entry -> entry.fact() instanceof Fact.SheetAdopted sheet
-                        && sheet.of().equals(join.seat().id()));
+                        && sheet.of().equals(SheetId.of(join.seat())));
         if (!adopted) {
             drafts.add(EntryDraft.now(
-                    How.MEASURED,
-                    now.lastSeq(),
-                    new Fact.SheetAdopted(join.seat().id(), join.seat().version(), Fact.Adoption.ADOPTED, null)));
+                    How.MEASURED, now.lastSeq(), new Fact.SheetAdopted(join.seat(), Fact.Adoption.ADOPTED, null)));
         }
         now.child()
                 .filter(child -> join.twin())
@@ -158,7 +159,7 @@ public class Joinings {
             throw RefusedEntryException.because("ANOTHER_VISIT");
         }
         FittingRow first = first(beside);
-        String unit = unused(fittings.of(first.family(), Limit.unlimited())).id();
+        UnitId unit = unused(fittings.of(first.family(), Limit.unlimited())).id();
         Fact.UnitJoined joined = new Fact.UnitJoined(
                 unit, now.unit().rider(), now.unit().sheet(), now.unit().seat());
         List<EntryDraft> drafts = new ArrayList<>();
@@ -167,7 +168,7 @@ public class Joinings {
                 .ifPresent(car -> drafts.add(EntryDraft.now(
                         How.MEASURED,
                         now.lastSeq(),
-                        new Fact.SheetAdopted(car.id(), car.version(), Fact.Adoption.ADOPTED, null, unit))));
+                        new Fact.SheetAdopted(SheetId.of(car), car.version(), Fact.Adoption.ADOPTED, null, unit))));
         FittingRow row = new FittingRow(
                 other.id(),
                 first,
@@ -230,7 +231,7 @@ public class Joinings {
      * that nobody in this family has had. A child that came back may have brought any number with it.
      */
     private Fact.UnitJoined joined(FittingRow first, Join join) {
-        Set<String> here = fittings.together(first.pointId(), first.id()).stream()
+        Set<UnitId> here = fittings.together(first.pointId(), first.id()).stream()
                 .map(FittingRow::unit)
                 .collect(Collectors.toSet());
         List<FittingRow> theirs = fittings.of(first.family(), Limit.unlimited());
@@ -240,16 +241,16 @@ public class Joinings {
                 .filter(each -> !here.contains(each.id()))
                 .findFirst()
                 .orElseGet(() -> unused(theirs));
-        return new Fact.UnitJoined(unit.id(), unit.rider(), join.seat().id());
+        return new Fact.UnitJoined(unit.id(), unit.rider(), SheetId.of(join.seat()));
     }
 
     private static Unit unused(List<FittingRow> theirs) {
-        Set<String> had = theirs.stream().map(FittingRow::unit).collect(Collectors.toSet());
+        Set<UnitId> had = theirs.stream().map(FittingRow::unit).collect(Collectors.toSet());
         int number = 2;
-        while (had.contains("u" + number)) {
+        while (had.contains(new UnitId("u" + number))) {
             number++;
         }
-        return new Unit("u" + number, "r" + number, "");
+        return new Unit(new UnitId("u" + number), new RiderId("r" + number), new SheetId(""));
     }
 
     private static void checkName(String name) {

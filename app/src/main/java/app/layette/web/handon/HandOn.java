@@ -4,6 +4,8 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.How;
 import app.layette.core.entry.QuickSeat;
+import app.layette.core.entry.RiderId;
+import app.layette.core.entry.SheetId;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.SheetVersion;
@@ -58,10 +60,10 @@ class HandOn {
         Point point = viewing.point(user);
         Fittings.Planned planned = fittings.planned(fitting, user.pointId());
         Situation situation = planned.plan().situation();
-        List<HandedOn.Unit> units = new ArrayList<>();
-        units.add(unit(situation.unit()));
-        situation.neighbours().units().forEach(each -> units.add(unit(each)));
-        situation.neighbours().inOtherCars().forEach(each -> units.add(unit(each)));
+        List<FittingRecord.Unit> units = new ArrayList<>();
+        units.add(situation.unit());
+        units.addAll(situation.neighbours().units());
+        units.addAll(situation.neighbours().inOtherCars());
         List<String> seats = new ArrayList<>();
         List<String> cars = new ArrayList<>();
         situation.everything().stream()
@@ -69,7 +71,7 @@ class HandOn {
                 .filter(Fact.SheetAdopted.class::isInstance)
                 .map(Fact.SheetAdopted.class::cast)
                 .filter(adopted -> adopted.adoption() == Fact.Adoption.ADOPTED)
-                .map(adopted -> new SheetVersion(adopted.of(), adopted.version()))
+                .map(adopted -> adopted.sheet())
                 .distinct()
                 .forEach(version -> shelf.document(user.pointId(), version)
                         .ifPresent(json -> (Shelf.isCar(json) ? cars : seats).add(json)));
@@ -86,10 +88,6 @@ class HandOn {
                         cars,
                         units,
                         fittings.documents(user.pointId(), fitting)));
-    }
-
-    private static HandedOn.Unit unit(FittingRecord.Unit unit) {
-        return new HandedOn.Unit(unit.id(), unit.rider(), unit.sheet(), unit.seatOf());
     }
 
     /**
@@ -113,31 +111,32 @@ class HandOn {
         for (String sheet : handed.vehicleSheets()) {
             shelf.takeInAsDraft(user.pointId(), sheet, user.author());
         }
-        String sheet = there.unit().sheet();
-        SheetVersion seat = shelf.newestSeat(user.pointId(), sheet)
+        SheetId sheet = there.unit().sheet();
+        SheetVersion seat = shelf.newestSeat(user.pointId(), sheet.text())
                 .map(each -> each.sheet())
-                .orElse(new SheetVersion(QuickSeat.SHEET, 1));
+                .orElse(new SheetVersion(QuickSeat.SHEET.text(), 1));
         List<EntryDraft> drafts = new ArrayList<>();
-        drafts.add(EntryDraft.now(
-                How.MEASURED, 0, new Fact.SheetAdopted(seat.id(), seat.version(), Fact.Adoption.ADOPTED, null)));
+        drafts.add(EntryDraft.now(How.MEASURED, 0, new Fact.SheetAdopted(seat, Fact.Adoption.ADOPTED, null)));
         carry(drafts, there.newest(Fact.ChildDescribed.class), child(there));
         carry(
                 drafts,
                 there.expected(),
                 new Fact.Expected(
-                        "r1", there.expected().map(each -> each.value().due()).orElse(null)));
+                        RiderId.FIRST,
+                        there.expected().map(each -> each.value().due()).orElse(null)));
         carry(
                 drafts,
                 there.newest(Fact.Weighed.class),
                 there.newest(Fact.Weighed.class)
-                        .map(each -> (Fact) new Fact.Weighed("r1", each.value().mass()))
+                        .map(each -> (Fact)
+                                new Fact.Weighed(RiderId.FIRST, each.value().mass()))
                         .orElse(null));
         there.newest(Fact.LengthMeasured.class, fact -> fact.what() == Fact.Dimension.BODY)
                 .ifPresent(each -> carry(
                         drafts,
                         Optional.of(each),
                         new Fact.LengthMeasured(
-                                "r1", Fact.Dimension.BODY, each.value().length(), null)));
+                                RiderId.FIRST, Fact.Dimension.BODY, each.value().length(), null)));
         UUID fitting = beginnings.begin(
                 new Beginnings.Begin(id, reference, child, seat, drafts, false), user.pointId(), user.author());
         jdbc.sql(
@@ -157,7 +156,7 @@ class HandOn {
     private static Fact child(Situation there) {
         return there.newest(Fact.ChildDescribed.class)
                 .map(each -> (Fact) new Fact.ChildDescribed(
-                        "r1",
+                        RiderId.FIRST,
                         each.value().born(),
                         each.value().gestationDays(),
                         each.value().sex(),

@@ -140,8 +140,10 @@ public record FridgePage(List<Panel> panels, List<Ride> rides, List<Mark> line) 
                     .filter(set -> kind != DeviceKind.NONE && !situation.isBedside())
                     .map(Stamped::value)
                     .ifPresent(set -> panels.add(new Panel(
-                            FamilyPictures.device(kind, set.step()),
-                            words.say("fridge.DEVICE." + kind, Map.of("step", Argument.of(set.step()))),
+                            FamilyPictures.device(kind, set.step().text()),
+                            words.say(
+                                    "fridge.DEVICE." + kind,
+                                    Map.of("step", Argument.of(set.step().text()))),
                             words.say("fridge.DEVICE.how"),
                             words.say("fridge.DEVICE.why"),
                             RuleCode.REC_4)));

@@ -281,7 +281,8 @@ public record HandoutSheet(
         }
         situation
                 .newest(Fact.DeviceSet.class)
-                .ifPresent(set -> add(settings, words, "DEVICE", set.value().step()));
+                .ifPresent(
+                        set -> add(settings, words, "DEVICE", set.value().step().text()));
         situation
                 .level(Fact.Stage.CHILD)
                 .ifPresent(level -> situation

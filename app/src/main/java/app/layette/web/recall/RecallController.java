@@ -33,7 +33,7 @@ class RecallController {
         Wording words = viewing.wording(user);
         Recalls.Answer answer = recalls.about(situation);
         model.addAttribute("id", id);
-        model.addAttribute("unit", situation.unit().id());
+        model.addAttribute("unit", situation.unit().id().text());
         model.addAttribute("lastSeq", situation.lastSeq());
         model.addAttribute("open", fitting.plan().state().isUnderWay());
         model.addAttribute(

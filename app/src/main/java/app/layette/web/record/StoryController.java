@@ -276,7 +276,7 @@ class StoryController {
                     .after(entry.seq() > sealedTo)
                     .photo(fact instanceof Fact.PhotoTaken photo && stands ? photo.photo() : null)
                     .factKind(CorrectionForm.kind(fact))
-                    .of(fact.of())
+                    .of(fact.of().text())
                     .standing(
                             counts ? "" : words.say(afterwards.waits(entry.id()) ? "record.waits" : "record.declined"))
                     .waits(afterwards.waits(entry.id()) && Rights.signs(right.role()))
@@ -414,7 +414,7 @@ class StoryController {
             EntryForm form = new EntryForm(fields, viewing.clock());
             Map<String, String> read = new HashMap<>(fields);
             read.put("kind", CorrectionForm.kindOf(Fact.CrashedSince.class));
-            read.put("of", fittings.unit(id, user.pointId()));
+            read.put("of", fittings.unit(id, user.pointId()).text());
             Fact crash = FactForm.read(read, form.day(viewing.point(user).zone()));
             fittings.append(id, form.draft(crash, How.TOLD), user.pointId(), user.author());
             after.addFlashAttribute("said", words.say("record.crashed"));

@@ -62,7 +62,7 @@ class RethreadController {
         Optional<Integer> target = ShellBack.target(situation);
         model.addAttribute("id", id);
         model.addAttribute("child", fitting.childName());
-        model.addAttribute("unit", situation.unit().id());
+        model.addAttribute("unit", situation.unit().id().text());
         model.addAttribute("open", fitting.plan().state().isUnderWay());
         model.addAttribute("lastSeq", situation.lastSeq());
         model.addAttribute("target", target.orElse(0));

@@ -53,7 +53,7 @@ public class Shelf {
     private static final int LONGEST_SHEET = 1_000_000;
 
     /** What a fitting has that began without a sheet. */
-    private static final Set<String> RESERVED = Set.of(QuickSeat.SHEET, QuickCar.SHEET);
+    private static final Set<String> RESERVED = Set.of(QuickSeat.SHEET.text(), QuickCar.SHEET);
 
     private final ShelfPictures pictures = new ShelfPictures();
     private final SheetRows rows;

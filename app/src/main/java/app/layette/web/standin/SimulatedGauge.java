@@ -56,7 +56,7 @@ class SimulatedGauge implements AngleGauge {
         Optional<RollPlaced> roll = situation.newest(RollPlaced.class).map(Stamped::value);
         List<Recline.Step> settings = ReclineSetUp.settings(situation);
         Optional<Recline.Step> step = ReclineSetUp.stepNow(situation)
-                .or(() -> settings.isEmpty() ? Optional.of(new Recline.Step("", null, null)) : Optional.empty());
+                .or(() -> settings.isEmpty() ? Optional.of(Recline.Step.PLAIN) : Optional.empty());
         double off = new Random(fitting.getLeastSignificantBits()).nextGaussian() * OFF_SHEET_DEGREES;
         return setUp.flatMap(each -> step.flatMap(
                         at -> each.expect(at, roll, stage, false, GroundLevel.pitch(situation), Depths.NONE))

@@ -8,13 +8,13 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.PartialDate;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.SheetStatus;
 import app.layette.core.finding.Weight;
 import app.layette.core.seat.SeatSheet;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.Viewing;
-import app.layette.web.fitting.Beginnings;
 import app.layette.web.fitting.FamilyErased;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.recall.Recalls;
@@ -113,7 +113,7 @@ public class Stock {
 
     /** When it may last be used, as CND-1 counts it; empty where that is not known. */
     Optional<Expiry.LastDay> lastDay(UUID point, StockSeat seat) {
-        Fact.LabelRead label = new Fact.LabelRead("", Fact.Part.CARRIER, seat.model(), seat.made(), null);
+        Fact.LabelRead label = new Fact.LabelRead(UnitId.FIRST, Fact.Part.CARRIER, seat.model(), seat.made(), null);
         return shelf.newestSeat(point, seat.sheetId())
                 .map(SeatSheet::asReliedOn)
                 .flatMap(sheet -> Expiry.lastDay(label, sheet));
@@ -297,7 +297,7 @@ public class Stock {
     public record Known(String sheetId, LocalDate on, List<Fact> facts) {}
 
     private static List<Fact> facts(StockSeat seat) {
-        String unit = Beginnings.Begin.UNIT;
+        UnitId unit = UnitId.FIRST;
         List<Fact> facts = new ArrayList<>();
         facts.add(new Fact.LabelRead(unit, Fact.Part.CARRIER, seat.model(), seat.made(), null));
         seat.history().ifPresent(history -> facts.add(new Fact.Answered(unit, Question.HISTORY, history, null)));

@@ -2,6 +2,7 @@ package app.layette.web.ward;
 
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
+import app.layette.core.entry.RiderId;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.formats.document.RefusedDocumentException;
 import app.layette.formats.fhir.Newborn;
@@ -130,9 +131,8 @@ public class BroughtIn {
     public UUID begin(SignedIn user, Waiting of, String reference, String child, SheetVersion seat) {
         Newborn newborn = of.newborn().orElseThrow();
         List<EntryDraft> drafts = new ArrayList<>();
-        drafts.add(EntryDraft.now(
-                How.MEASURED, 0, new Fact.SheetAdopted(seat.id(), seat.version(), Fact.Adoption.ADOPTED, null)));
-        String rider = Beginnings.Begin.RIDER;
+        drafts.add(EntryDraft.now(How.MEASURED, 0, new Fact.SheetAdopted(seat, Fact.Adoption.ADOPTED, null)));
+        RiderId rider = RiderId.FIRST;
         drafts.add(EntryDraft.now(
                 How.TOLD,
                 drafts.size(),

@@ -112,7 +112,7 @@ class BroughtInController {
                                                         words.moment(each.at().atZone(point.zone())))))))
                         .toList());
         page.addObject("seats", shelf.seats(user.pointId()));
-        page.addObject("quickSeat", QuickSeat.SHEET);
+        page.addObject("quickSeat", QuickSeat.SHEET.text());
         page.addObject("asks", server.address().isPresent());
         page.addObject("simulated", server.isSimulated());
         page.addObject("reference", beginnings.nextReference(user.pointId()));
@@ -203,8 +203,8 @@ class BroughtInController {
         String reference = TypedText.needed(fields, "reference", LONGEST_REFERENCE, problems);
         String child = TypedText.needed(fields, "childName", LONGEST_NAME, problems);
         String chosen = fields.getOrDefault("seat", "");
-        Optional<SheetVersion> seat = chosen.equals(QuickSeat.SHEET)
-                ? Optional.of(new SheetVersion(QuickSeat.SHEET, 1))
+        Optional<SheetVersion> seat = chosen.equals(QuickSeat.SHEET.text())
+                ? Optional.of(new SheetVersion(QuickSeat.SHEET.text(), 1))
                 : shelf.seats(user.pointId()).stream()
                         .filter(each -> each.id().equals(chosen))
                         .map(each -> new SheetVersion(each.id(), each.version()))

@@ -113,12 +113,12 @@ class AskForms {
 
     /** Id of the actual seat that the form is about. */
     String unit() {
-        return situation.unit().id();
+        return situation.unit().id().text();
     }
 
     /** Id of the child that the form is about. */
     String rider() {
-        return situation.unit().rider();
+        return situation.unit().rider().text();
     }
 
     /** The words of the chosen method where it has its own. */

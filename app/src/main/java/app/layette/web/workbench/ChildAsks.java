@@ -245,7 +245,7 @@ final class ChildAsks extends AskForms {
 
     AskView insert(Ask ask) {
         InsertPiece piece = situation.seat().flatMap(seat -> seat.insert().value()).orElse(List.of()).stream()
-                .filter(each -> each.key().equals(ask.key()))
+                .filter(each -> each.key().text().equals(ask.key()))
                 .findFirst()
                 .orElseThrow();
         Optional<Boolean> in = situation.insert(piece).map(set -> set.value().in());
@@ -260,7 +260,7 @@ final class ChildAsks extends AskForms {
                 .collect(Collectors.joining(" "));
         String current =
                 in.map(each -> words.say(each ? "insert.in" : "insert.out")).orElse("");
-        Form form = new Form(hidden("insertSet", unit(), "piece", piece.key()), buttons, List.of(), "");
+        Form form = new Form(hidden("insertSet", unit(), "piece", piece.key().text()), buttons, List.of(), "");
         return new AskView(
                 id(ask),
                 say("ask.INSERT", "piece", piece.name()),

@@ -9,6 +9,7 @@ import app.layette.core.fitting.FittingPlan;
 import app.layette.core.recline.LevelWithChild;
 import app.layette.core.run.Run;
 import app.layette.core.run.Step;
+import app.layette.core.seat.SettingId;
 import app.layette.core.step.Ask;
 import app.layette.core.step.LookKey;
 import app.layette.core.step.StepKey;
@@ -109,7 +110,7 @@ class FittingController {
         Typed typed =
                 here.good().isEmpty() && here.problems().isEmpty() ? Typed.NOTHING : new Typed(asked, here.problems());
         Focus focus = new Focus(stepKey(step), ask, view, typed, List.of())
-                .trying(tried)
+                .trying(tried.map(SettingId::new))
                 .picking(pick)
                 .with(new Stock(here.good().stream().toList()));
         // Who goes on from another step says what of the page stands there already.
@@ -123,7 +124,8 @@ class FittingController {
             @PathVariable UUID id,
             @RequestParam String setting,
             @RequestParam(defaultValue = "") String step) {
-        Focus focus = new Focus(stepKey(step), "", "side", Typed.NOTHING, List.of()).trying(Optional.of(setting));
+        Focus focus = new Focus(stepKey(step), "", "side", Typed.NOTHING, List.of())
+                .trying(Optional.of(new SettingId(setting)));
         return page(user, id, focus, TRIED);
     }
 

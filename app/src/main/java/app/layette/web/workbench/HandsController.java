@@ -5,6 +5,7 @@ import app.layette.core.entry.Act;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.How;
+import app.layette.core.entry.UnitId;
 import app.layette.core.run.Run;
 import app.layette.core.run.Step;
 import app.layette.core.step.Ask;
@@ -159,7 +160,7 @@ class HandsController {
             RedirectAttributes after) {
         Map<String, String> fields = sent.toSingleValueMap();
         EntryForm form = new EntryForm(fields, viewing.clock());
-        String unit = fittings.unit(id, user.pointId());
+        UnitId unit = fittings.unit(id, user.pointId());
         List<EntryDraft> drafts = new ArrayList<>();
         try {
             for (String name : sent.getOrDefault("act", List.of())) {

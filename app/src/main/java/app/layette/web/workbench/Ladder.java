@@ -12,6 +12,7 @@ import app.layette.core.recline.ReclineAdvice.Setting;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.Recline;
 import app.layette.core.seat.Recline.DeviceKind;
+import app.layette.core.seat.SettingId;
 import app.layette.formats.json.LayetteJson;
 import app.layette.formats.wording.Wording;
 import java.util.ArrayList;
@@ -76,7 +77,7 @@ public record Ladder(
             String gapSays) {}
 
     /** The ladder of a fitting; empty when the angle cannot be computed or there is nothing to set. */
-    static Optional<Ladder> of(FittingPlan plan, Wording words, Optional<String> tried) {
+    static Optional<Ladder> of(FittingPlan plan, Wording words, Optional<SettingId> tried) {
         Optional<ReclineAdvice> advice =
                 plan.recline().filter(each -> each.settings().size() > 1);
         return advice.flatMap(each -> PoseTable.of(plan.situation(), tried).map(table -> of(plan, each, table, words)));
@@ -110,8 +111,10 @@ public record Ladder(
             now = isNow ? i : now;
             String mark = isNow && isTry ? "device.nowAndTry" : isNow ? "device.now" : "device.tryIt";
             rungs.add(new Rung(
-                    setting.name(),
-                    advice.byRoll() ? words.say(Argument.of(setting.lift())) : setting.name(),
+                    setting.name().text(),
+                    advice.byRoll()
+                            ? words.say(Argument.of(setting.lift()))
+                            : setting.name().text(),
                     said.chance(setting),
                     (int) Math.round(setting.likelihood() * BAR_STEPS),
                     isNow || isTry ? words.say(mark) : "",

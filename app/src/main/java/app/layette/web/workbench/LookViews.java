@@ -5,6 +5,7 @@ import app.layette.core.finding.Argument;
 import app.layette.core.look.Mark;
 import app.layette.core.look.OneLook;
 import app.layette.core.seat.InsertPiece;
+import app.layette.core.seat.PieceId;
 import app.layette.core.seat.SeatSheet;
 import app.layette.formats.wording.Wording;
 import app.layette.web.workbench.Workbench.LookView;
@@ -75,12 +76,12 @@ final class LookViews {
         throw new IllegalStateException("Nobody knows the words for " + mark.token());
     }
 
-    private String name(String key) {
+    private String name(PieceId key) {
         return seat.flatMap(sheet -> sheet.insert().value()).orElse(List.of()).stream()
                 .filter(piece -> piece.key().equals(key))
                 .map(InsertPiece::name)
                 .findFirst()
-                .orElse(key);
+                .orElseGet(key::text);
     }
 
     private static Optional<String> button(AskView ask, String name, String value) {

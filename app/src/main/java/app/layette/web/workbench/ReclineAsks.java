@@ -22,6 +22,7 @@ import app.layette.core.recline.WayOut;
 import app.layette.core.recline.roll.RollMaker;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.Recline;
+import app.layette.core.seat.SettingId;
 import app.layette.core.step.Ask;
 import app.layette.formats.svg.ReadingPicture;
 import app.layette.formats.wording.Wording;
@@ -80,7 +81,7 @@ final class ReclineAsks extends AskForms {
     }
 
     AskView device(Ask ask) {
-        Optional<String> set =
+        Optional<SettingId> set =
                 situation.newest(Fact.DeviceSet.class).map(each -> each.value().step());
         List<Recline.Step> steps = ReclineSetUp.settings(situation);
         List<Form> forms = new ArrayList<>();
@@ -89,7 +90,7 @@ final class ReclineAsks extends AskForms {
                 likely(steps).stream()
                         .map(step -> new Button(
                                 "step",
-                                step.name(),
+                                step.name().text(),
                                 lastLabel(step.name()),
                                 "",
                                 set.filter(step.name()::equals).isPresent()))
@@ -98,11 +99,11 @@ final class ReclineAsks extends AskForms {
                 ""));
         if (steps.size() > MOST_BUTTONS) {
             Map<String, String> options = new LinkedHashMap<>();
-            steps.forEach(step -> options.put(step.name(), step.name()));
+            steps.forEach(step -> options.put(step.name().text(), step.name().text()));
             forms.add(new Form(
                     hidden("deviceSet", unit()),
                     List.of(),
-                    List.of(select("deviceSet", "step", set.orElse(""), options)),
+                    List.of(select("deviceSet", "step", set.map(SettingId::text).orElse(""), options)),
                     words.say("submit.device")));
         }
         if (ReclineSetUp.cushionSlope(situation).isEmpty()) {
@@ -112,14 +113,15 @@ final class ReclineAsks extends AskForms {
                     List.of(input("cushionMeasured", "slope", "text", "", "12")),
                     words.say("submit.slope")));
         }
-        String current = set.map(each -> say("current.step", "step", each)).orElse("");
+        String current =
+                set.map(each -> say("current.step", "step", each.text())).orElse("");
         String help = plan.recline().isPresent() ? "" : words.say("device.cannotCompute");
         String title = words.say("device.title." + Ladder.device(situation));
         return new AskView(id(ask), title, help, ask.answered(), current, forms);
     }
 
     /** The setting that this seat had at this place of this car the last time, and how many goes it took, is named. */
-    private String lastLabel(String setting) {
+    private String lastLabel(SettingId setting) {
         return stock.lastSetUp()
                 .get()
                 .filter(last -> last.setting().filter(setting::equals).isPresent())
@@ -142,22 +144,22 @@ final class ReclineAsks extends AskForms {
         if (steps.size() <= MOST_BUTTONS) {
             return steps;
         }
-        List<String> names = steps.stream().map(Recline.Step::name).toList();
+        List<SettingId> names = steps.stream().map(Recline.Step::name).toList();
         int advised = plan.recline()
                 .flatMap(ReclineAdvice::recommended)
                 .map(names::indexOf)
                 .orElse(0);
-        Optional<String> now = ReclineSetUp.stepNow(situation).map(Recline.Step::name);
+        Optional<SettingId> now = ReclineSetUp.stepNow(situation).map(Recline.Step::name);
         return steps.stream()
                 .filter(step -> Math.abs(names.indexOf(step.name()) - advised) <= 2
                         || now.filter(step.name()::equals).isPresent())
                 .toList();
     }
 
-    private String deviceLabel(String step) {
+    private String deviceLabel(SettingId step) {
         return plan.recline()
                 .flatMap(advice -> advice.setting(step).map(setting -> deviceLabel(advice, setting)))
-                .orElse(step);
+                .orElseGet(step::text);
     }
 
     private String deviceLabel(ReclineAdvice advice, Setting setting) {

@@ -73,10 +73,10 @@ class RidersController {
                 .toList();
         model.addAttribute("id", id);
         model.addAttribute("child", own.childName());
-        model.addAttribute("unit", own.plan().situation().unit().id());
+        model.addAttribute("unit", own.plan().situation().unit().id().text());
         model.addAttribute("seats", shelf.seats(user.pointId()));
-        model.addAttribute("seat", own.plan().situation().unit().sheet());
-        model.addAttribute("walkIn", QuickSeat.SHEET);
+        model.addAttribute("seat", own.plan().situation().unit().sheet().text());
+        model.addAttribute("walkIn", QuickSeat.SHEET.text());
         model.addAttribute("walkInCar", QuickCar.SHEET);
         model.addAttribute("car", car.map(each -> each.fullName().strip()).orElse(""));
         Set<UUID> itself = ofThisChild(id, own);
@@ -172,8 +172,8 @@ class RidersController {
     }
 
     private SheetVersion sheet(SignedIn user, String id) {
-        if (id.equals(QuickSeat.SHEET)) {
-            return new SheetVersion(QuickSeat.SHEET, 1);
+        if (id.equals(QuickSeat.SHEET.text())) {
+            return new SheetVersion(QuickSeat.SHEET.text(), 1);
         }
         return shelf.seats(user.pointId()).stream()
                 .filter(each -> each.id().equals(id))

@@ -9,6 +9,7 @@ import app.layette.core.drawing.side.SideView;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Situation;
 import app.layette.core.placing.CabinAnswers;
+import app.layette.core.seat.SettingId;
 import app.layette.core.step.Ask;
 import app.layette.core.step.StepKey;
 import java.util.Arrays;
@@ -61,7 +62,7 @@ enum View {
      * @param picked the place that is looked at
      * @param marks what the look that is due asks
      */
-    record Shown(Situation situation, Optional<String> tried, String picked, List<Ask> marks) {}
+    record Shown(Situation situation, Optional<SettingId> tried, String picked, List<Ask> marks) {}
 
     private final String shortcut;
     private final Function<Shown, Drawing> drawn;

@@ -4,6 +4,7 @@ import app.layette.core.entry.Author;
 import app.layette.core.evidence.Built;
 import app.layette.core.evidence.Complete;
 import app.layette.core.fitting.PlanDifference;
+import app.layette.core.seat.SettingId;
 import app.layette.core.step.StepKey;
 import app.layette.formats.wording.Wording;
 import app.layette.web.fitting.Fittings;
@@ -160,7 +161,7 @@ public record Workbench(
             Typed typed,
             List<String> problems,
             Optional<PlanDifference> changed,
-            Optional<String> tried,
+            Optional<SettingId> tried,
             String picked,
             Stock stock,
             Optional<Looking> looking,
@@ -181,7 +182,7 @@ public record Workbench(
         }
 
         /** The same, with a setting that is only tried. */
-        Focus trying(Optional<String> setting) {
+        Focus trying(Optional<SettingId> setting) {
             return WorkbenchFocusParts.builder(this).tried(setting).build();
         }
 

@@ -90,7 +90,7 @@ final class WorkbenchBuilder {
         }
         return WorkbenchParts.builder()
                 .id(fitting.id())
-                .unit(situation.unit().id())
+                .unit(situation.unit().id().text())
                 .head(new HeadLine(fitting, words).head())
                 .phases(phases())
                 .now(now())

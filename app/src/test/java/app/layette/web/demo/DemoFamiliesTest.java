@@ -11,6 +11,8 @@ import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FactCheck;
 import app.layette.core.entry.FittingRecord;
+import app.layette.core.entry.RiderId;
+import app.layette.core.entry.SheetId;
 import app.layette.core.entry.Sheets;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fitting.FittingPlan;
@@ -79,7 +81,7 @@ class DemoFamiliesTest {
         FittingPlan plan(UUID id, LocalDate day) {
             SheetVersion seat = begun.get(id).seat();
             FittingRecord record = new FittingRecord(
-                    List.of("r1"), List.of(new FittingRecord.Unit("u1", "r1", seat.id())), records.get(id));
+                    List.of(RiderId.FIRST), List.of(FittingRecord.Unit.first(new SheetId(seat.id()))), records.get(id));
             return new FittingPlanner().plan(practice, sheets, record, day);
         }
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
+import app.layette.core.entry.UnitId;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -19,7 +20,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class EntryFormTest {
     private static final ZoneId TORONTO = ZoneId.of("America/Toronto");
     private static final Clock SATURDAY = Clock.fixed(Instant.parse("2026-11-28T15:00:00Z"), TORONTO);
-    private static final Fact BOX = new Fact.BoxChosen("u1", Fact.TimeBox.BEDSIDE);
+    private static final Fact BOX = new Fact.BoxChosen(UnitId.FIRST, Fact.TimeBox.BEDSIDE);
 
     private static EntryForm form(String at) {
         return new EntryForm(at.isEmpty() ? Map.of() : Map.of("at", at, "waited", "true"), SATURDAY);

@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.UnitId;
 import app.layette.core.measure.Length;
+import app.layette.core.seat.PieceId;
 import app.layette.core.vehicle.PositionId;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -30,9 +32,9 @@ class FactFormTest {
     @Test
     void readsEachFieldByItsType() {
         assertThat(FactForm.read(fields("placed", "position", "2-RIGHT", "method", "BASE_FLEXIBLE_ANCHORS"), TODAY))
-                .isEqualTo(new Fact.Placed("u1", PositionId.parse("2-RIGHT"), Method.BASE_FLEXIBLE_ANCHORS));
+                .isEqualTo(new Fact.Placed(UnitId.FIRST, PositionId.parse("2-RIGHT"), Method.BASE_FLEXIBLE_ANCHORS));
         assertThat(FactForm.read(fields("insertSet", "piece", "body", "in", "true"), TODAY))
-                .isEqualTo(new Fact.InsertSet("u1", "body", true));
+                .isEqualTo(new Fact.InsertSet(UnitId.FIRST, new PieceId("body"), true));
         Fact child = FactForm.read(fields("childDescribed", "born", "2026-03-01", "gestationDays", "38+2"), TODAY);
         assertThat(((Fact.ChildDescribed) child).gestationDays()).isEqualTo(268);
         Fact length = FactForm.read(fields("lengthMeasured", "what", "BODY", "length", "19 1/2 in"), TODAY);

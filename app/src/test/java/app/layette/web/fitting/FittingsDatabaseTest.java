@@ -9,6 +9,9 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.How;
+import app.layette.core.entry.RiderId;
+import app.layette.core.entry.SheetId;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingState;
@@ -85,8 +88,7 @@ class FittingsDatabaseTest extends DatabaseTest {
     void beginOne() {
         point = points.findAllByOrderByOpenedAt().get(0).id();
         SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
-        EntryDraft adopted = EntryDraft.now(
-                How.MEASURED, 0, new Fact.SheetAdopted(seat.id(), seat.version(), Fact.Adoption.ADOPTED, null));
+        EntryDraft adopted = EntryDraft.now(How.MEASURED, 0, new Fact.SheetAdopted(seat, Fact.Adoption.ADOPTED, null));
         fitting = beginnings.begin(
                 new Beginnings.Begin(
                         "T-" + UUID.randomUUID().toString().substring(0, 8), "Ada", seat, List.of(adopted)),
@@ -192,10 +194,13 @@ class FittingsDatabaseTest extends DatabaseTest {
 
     @Test
     void afterTheEndATraineesCorrectionWaitsAndATechniciansDoesNot() {
-        EntryDraft weight = draft(new Fact.Weighed("r1", Mass.ofPoundsAndOunces(6, 8)));
+        EntryDraft weight = draft(new Fact.Weighed(RiderId.FIRST, Mass.ofPoundsAndOunces(6, 8)));
         fittings.append(fitting, weight, point, PIM);
         fittings.append(
-                fitting, draft(new Fact.Ended("u1", Fact.Ending.NOT_FITTED, "no place", null, null)), point, MARIT);
+                fitting,
+                draft(new Fact.Ended(UnitId.FIRST, Fact.Ending.NOT_FITTED, "no place", null, null)),
+                point,
+                MARIT);
         EntryDraft withdrawal = withdrawal(weight.id());
         fittings.correct(fitting, withdrawal, "a slip", point, PIM);
         assertThat(weight()).isPresent();
@@ -220,11 +225,11 @@ class FittingsDatabaseTest extends DatabaseTest {
     }
 
     private static EntryDraft withdrawal(UUID of) {
-        return new EntryDraft(UUID.randomUUID(), 3, null, How.MEASURED, of, new Fact.Withdrawn("r1"));
+        return new EntryDraft(UUID.randomUUID(), 3, null, How.MEASURED, of, new Fact.Withdrawn(RiderId.FIRST));
     }
 
     private static EntryDraft signature(UUID correction, boolean taken) {
-        return draft(new Fact.CorrectionSigned("u1", correction, taken));
+        return draft(new Fact.CorrectionSigned(UnitId.FIRST, correction, taken));
     }
 
     @Test
@@ -233,8 +238,8 @@ class FittingsDatabaseTest extends DatabaseTest {
         Joinings.Join join = new Joinings.Join(UUID.randomUUID(), "Bela", seat, true);
         UUID twin = joinings.join(fitting, join, point, PIM);
         assertThat(joinings.join(fitting, join, point, PIM)).as("joined twice").isEqualTo(twin);
-        fittings.append(fitting, draft(new Fact.Weighed("r1", Mass.ofGrams(3000))), point, MARIT);
-        fittings.append(twin, draft(new Fact.Weighed("r2", Mass.ofGrams(2600))), point, MARIT);
+        fittings.append(fitting, draft(new Fact.Weighed(RiderId.FIRST, Mass.ofGrams(3000))), point, MARIT);
+        fittings.append(twin, draft(new Fact.Weighed(new RiderId("r2"), Mass.ofGrams(2600))), point, MARIT);
         assertThat(fittings.planned(fitting, point).plan().situation().weight())
                 .map(each -> each.value())
                 .contains(Mass.ofGrams(3000));
@@ -242,7 +247,8 @@ class FittingsDatabaseTest extends DatabaseTest {
         assertThat(second.childName()).isEqualTo("Bela");
         assertThat(second.plan().situation().weight()).map(each -> each.value()).contains(Mass.ofGrams(2600));
         assertThat(second.others()).extracting(Fittings.Beside::childName).containsExactly("Ada");
-        assertThatThrownBy(() -> fittings.append(twin, draft(new Fact.Acted("u1", Act.TIGHTENED)), point, MARIT))
+        assertThatThrownBy(
+                        () -> fittings.append(twin, draft(new Fact.Acted(UnitId.FIRST, Act.TIGHTENED)), point, MARIT))
                 .hasMessageContaining("OTHER_UNIT");
         assertThat(fittings.documents(point, twin)).isEqualTo(fittings.documents(point, fitting));
         assertThat(places()).hasSize(4);
@@ -254,7 +260,7 @@ class FittingsDatabaseTest extends DatabaseTest {
     void whichTwinComesBackHasToBeSaid() {
         SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
         UUID twin = joinings.join(fitting, new Joinings.Join(UUID.randomUUID(), "Bela", seat, true), point, MARIT);
-        fittings.append(twin, draft(new Fact.Weighed("r2", Mass.ofGrams(2600))), point, MARIT);
+        fittings.append(twin, draft(new Fact.Weighed(new RiderId("r2"), Mass.ofGrams(2600))), point, MARIT);
         String reference = fittings.planned(fitting, point).reference();
         assertThatThrownBy(() -> beginnings.begin(
                         new Beginnings.Begin(UUID.randomUUID(), reference, "", seat, List.of(), true), point, MARIT))
@@ -281,17 +287,19 @@ class FittingsDatabaseTest extends DatabaseTest {
     void whoJoinsATwinThatCameBackIsNotTakenForIt(String name, String unit, String rider) {
         SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
         UUID twin = joinings.join(fitting, new Joinings.Join(UUID.randomUUID(), "Bela", seat, true), point, MARIT);
-        fittings.append(twin, draft(new Fact.Weighed("r2", Mass.ofGrams(2600))), point, MARIT);
+        fittings.append(twin, draft(new Fact.Weighed(new RiderId("r2"), Mass.ofGrams(2600))), point, MARIT);
         String reference = fittings.planned(fitting, point).reference();
         UUID back = beginnings.begin(
                 new Beginnings.Begin(UUID.randomUUID(), reference, "Bela", seat, List.of(), true), point, MARIT);
         UUID other = joinings.join(back, new Joinings.Join(UUID.randomUUID(), name, seat, false), point, MARIT);
         FittingPlan joined = fittings.planned(other, point).plan();
-        assertThat(joined.situation().unit()).isEqualTo(new FittingRecord.Unit(unit, rider, "wrenfold-thimble"));
+        assertThat(joined.situation().unit())
+                .isEqualTo(
+                        new FittingRecord.Unit(new UnitId(unit), new RiderId(rider), new SheetId("wrenfold-thimble")));
         assertThat(joined.situation().weight()).isEmpty();
         assertThat(fittings.planned(back, point).plan().situation().neighbours().units())
                 .extracting(FittingRecord.Unit::id)
-                .containsExactly(unit);
+                .containsExactly(new UnitId(unit));
     }
 
     @ParameterizedTest
@@ -313,7 +321,7 @@ class FittingsDatabaseTest extends DatabaseTest {
     /** One carrier, two cars, one visit: what is of the seat and the child is of both, what is of a car of that one. */
     @Test
     void theSameCarrierGoesOnIntoAnotherCar() {
-        fittings.append(fitting, draft(new Fact.Weighed("r1", Mass.ofGrams(3100))), point, MARIT);
+        fittings.append(fitting, draft(new Fact.Weighed(RiderId.FIRST, Mass.ofGrams(3100))), point, MARIT);
         Joinings.AnotherCar other =
                 new Joinings.AnotherCar(UUID.randomUUID(), Optional.of(new SheetVersion("corvane-estate", 2)));
         UUID there = joinings.inAnotherCar(fitting, other, point, MARIT);
@@ -340,13 +348,17 @@ class FittingsDatabaseTest extends DatabaseTest {
                 .singleElement()
                 .matches(each -> each.sameSeat() && each.car().isPresent());
         assertThatThrownBy(() -> fittings.append(
-                        fitting, draft(new Fact.Acted("u2", app.layette.core.entry.Act.TIGHTENED)), point, MARIT))
+                        fitting,
+                        draft(new Fact.Acted(new UnitId("u2"), app.layette.core.entry.Act.TIGHTENED)),
+                        point,
+                        MARIT))
                 .isInstanceOfSatisfying(
                         RefusedEntryException.class,
                         refused -> assertThat(refused.reason()).contains("OTHER_UNIT"));
         fittings.append(
                 fitting,
-                draft(new Fact.SheetAdopted("pallander-dray", 1, Fact.Adoption.ADOPTED, null, "u2")),
+                draft(new Fact.SheetAdopted(
+                        new SheetId("pallander-dray"), 1, Fact.Adoption.ADOPTED, null, new UnitId("u2"))),
                 point,
                 MARIT);
         assertThat(fittings.planned(there, point)
@@ -374,7 +386,7 @@ class FittingsDatabaseTest extends DatabaseTest {
 
     @Test
     void sendingAnEntryTwiceKeepsItOnce() {
-        EntryDraft weight = draft(new Fact.Weighed("r1", Mass.ofPoundsAndOunces(6, 8)));
+        EntryDraft weight = draft(new Fact.Weighed(RiderId.FIRST, Mass.ofPoundsAndOunces(6, 8)));
         assertThat(fittings.append(fitting, weight, point, MARIT).seq()).isEqualTo(2);
         assertThat(fittings.append(fitting, weight, point, MARIT).seq()).isEqualTo(2);
         assertThat(places()).containsExactly(1, 2);
@@ -385,7 +397,7 @@ class FittingsDatabaseTest extends DatabaseTest {
         ExecutorService hands = Executors.newFixedThreadPool(8);
         List<Callable<Integer>> work = new ArrayList<>();
         for (int i = 0; i < 40; i++) {
-            EntryDraft act = draft(new Fact.Acted("u1", Act.PRESSED_OR_ROCKED));
+            EntryDraft act = draft(new Fact.Acted(UnitId.FIRST, Act.PRESSED_OR_ROCKED));
             work.add(() -> fittings.append(fitting, act, point, MARIT).seq());
         }
         List<Integer> given = new ArrayList<>();
@@ -399,15 +411,20 @@ class FittingsDatabaseTest extends DatabaseTest {
 
     @Test
     void whatIsRefusedLeavesNothingBehind() {
-        assertThatThrownBy(() ->
-                        fittings.append(fitting, draft(new Fact.Weighed("r1", Mass.ofKilograms(99))), point, MARIT))
+        assertThatThrownBy(() -> fittings.append(
+                        fitting, draft(new Fact.Weighed(RiderId.FIRST, Mass.ofKilograms(99))), point, MARIT))
                 .isInstanceOfSatisfying(
                         RefusedEntryException.class,
                         e -> assertThat(e.problems())
                                 .extracting(problem -> problem.field())
                                 .containsExactly("mass"));
         EntryDraft correction = new EntryDraft(
-                UUID.randomUUID(), 1, null, How.MEASURED, UUID.randomUUID(), new Fact.Acted("u1", Act.CAR_MOVED));
+                UUID.randomUUID(),
+                1,
+                null,
+                How.MEASURED,
+                UUID.randomUUID(),
+                new Fact.Acted(UnitId.FIRST, Act.CAR_MOVED));
         assertThatThrownBy(() -> fittings.append(fitting, correction, point, MARIT))
                 .isInstanceOfSatisfying(
                         RefusedEntryException.class, e -> assertThat(e.reason()).isEqualTo("NO_REASON"));
@@ -425,21 +442,22 @@ class FittingsDatabaseTest extends DatabaseTest {
 
     @Test
     void theGateStaysShutAndTraineesDoNotSign() {
-        Fact handOver = new Fact.Ended("u1", Fact.Ending.HANDED_OVER, null, null, null);
+        Fact handOver = new Fact.Ended(UnitId.FIRST, Fact.Ending.HANDED_OVER, null, null, null);
         assertThatThrownBy(() -> fittings.append(fitting, draft(handOver), point, MARIT))
                 .hasMessageContaining("GATE_SHUT");
-        Fact left = new Fact.Ended("u1", Fact.Ending.LEFT_WITH_OPEN_FINDINGS, "said", "", "");
+        Fact left = new Fact.Ended(UnitId.FIRST, Fact.Ending.LEFT_WITH_OPEN_FINDINGS, "said", "", "");
         assertThatThrownBy(() -> fittings.append(fitting, draft(left), point, PIM))
                 .hasMessageContaining("TRAINEE_SIGNS");
         fittings.append(fitting, draft(left), point, MARIT);
         assertThat(fittings.planned(fitting, point).plan().state()).isEqualTo(FittingState.LEFT_WITH_OPEN_FINDINGS);
-        assertThatThrownBy(() -> fittings.append(fitting, draft(new Fact.Acted("u1", Act.CAR_MOVED)), point, MARIT))
+        assertThatThrownBy(() ->
+                        fittings.append(fitting, draft(new Fact.Acted(UnitId.FIRST, Act.CAR_MOVED)), point, MARIT))
                 .hasMessageContaining("CLOSED");
     }
 
     @Test
     void aFamilyThatComesBackBringsItsMeasuresWithTheirDay() {
-        fittings.append(fitting, draft(new Fact.Weighed("r1", Mass.ofKilograms(3.2))), point, MARIT);
+        fittings.append(fitting, draft(new Fact.Weighed(RiderId.FIRST, Mass.ofKilograms(3.2))), point, MARIT);
         String reference = fittings.planned(fitting, point).reference();
         SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
         assertThatThrownBy(
@@ -454,7 +472,7 @@ class FittingsDatabaseTest extends DatabaseTest {
             assertThat(weight.how().kind()).isEqualTo(How.Kind.CARRIED_FROM);
             assertThat(weight.how().place()).startsWith("20");
         });
-        fittings.append(again, draft(new Fact.Weighed("r1", Mass.ofKilograms(3.3))), point, MARIT);
+        fittings.append(again, draft(new Fact.Weighed(RiderId.FIRST, Mass.ofKilograms(3.3))), point, MARIT);
         assertThat(fittings.planned(again, point)
                         .plan()
                         .situation()
@@ -474,11 +492,11 @@ class FittingsDatabaseTest extends DatabaseTest {
         shelf.takeIn(point, thimble.replace("\"version\": 3", "\"version\": 9"), ilse);
         SheetVersion newer = new SheetVersion("wrenfold-thimble", 9);
         assertThat(pending()).containsExactly(newer);
-        Fact adopted = new Fact.SheetAdopted(newer.id(), 9, Fact.Adoption.ADOPTED, null);
+        Fact adopted = new Fact.SheetAdopted(newer, Fact.Adoption.ADOPTED, null);
         assertThatThrownBy(() -> fittings.append(fitting, draft(adopted), point, MARIT))
                 .hasMessageContaining("LEAD_ADOPTS");
         assertThatThrownBy(() -> fittings.append(
-                        fitting, draft(new Fact.SheetAdopted(newer.id(), 9, Fact.Adoption.DECLINED, " ")), point, ilse))
+                        fitting, draft(new Fact.SheetAdopted(newer, Fact.Adoption.DECLINED, " ")), point, ilse))
                 .isInstanceOfSatisfying(
                         RefusedEntryException.class,
                         e -> assertThat(e.problems())
@@ -487,7 +505,7 @@ class FittingsDatabaseTest extends DatabaseTest {
         assertThat(pending()).containsExactly(newer);
         fittings.append(
                 fitting,
-                draft(new Fact.SheetAdopted(newer.id(), 9, Fact.Adoption.DECLINED, "belongs to the later model")),
+                draft(new Fact.SheetAdopted(newer, Fact.Adoption.DECLINED, "belongs to the later model")),
                 point,
                 ilse);
         assertThat(pending()).isEmpty();

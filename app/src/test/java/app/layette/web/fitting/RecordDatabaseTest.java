@@ -8,6 +8,8 @@ import app.layette.core.entry.Author;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
+import app.layette.core.entry.RiderId;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.measure.Mass;
@@ -68,8 +70,7 @@ class RecordDatabaseTest extends DatabaseTest {
     void beginOne() {
         point = points.findAllByOrderByOpenedAt().get(0).id();
         SheetVersion seat = new SheetVersion("wrenfold-thimble", 3);
-        EntryDraft adopted = EntryDraft.now(
-                How.MEASURED, 0, new Fact.SheetAdopted(seat.id(), seat.version(), Fact.Adoption.ADOPTED, null));
+        EntryDraft adopted = EntryDraft.now(How.MEASURED, 0, new Fact.SheetAdopted(seat, Fact.Adoption.ADOPTED, null));
         fitting = beginnings.begin(
                 new Beginnings.Begin(
                         "T-" + UUID.randomUUID().toString().substring(0, 8), "Ada", seat, List.of(adopted)),
@@ -93,13 +94,13 @@ class RecordDatabaseTest extends DatabaseTest {
             rows.find(fitting, point).orElseThrow();
             try {
                 other.submit(() -> fittings.append(
-                                fitting, draft(new Fact.Acted("u1", Act.PRESSED_OR_ROCKED)), point, MARIT))
+                                fitting, draft(new Fact.Acted(UnitId.FIRST, Act.PRESSED_OR_ROCKED)), point, MARIT))
                         .get();
             } catch (InterruptedException | ExecutionException e) {
                 throw new IllegalStateException(e);
             }
             fittings.refresh(point, fitting);
-            assertThat(fittings.append(fitting, draft(new Fact.Acted("u1", Act.CAR_MOVED)), point, MARIT)
+            assertThat(fittings.append(fitting, draft(new Fact.Acted(UnitId.FIRST, Act.CAR_MOVED)), point, MARIT)
                             .seq())
                     .isEqualTo(3);
         });
@@ -112,8 +113,8 @@ class RecordDatabaseTest extends DatabaseTest {
     /** A guess that is corrected is still a guess, however exact it is typed. */
     @Test
     void aCorrectionIsKnownNoBetterThanWhatItCorrects() {
-        EntryDraft guess =
-                EntryDraft.now(new How(How.Kind.ESTIMATED, ""), 1, new Fact.Weighed("r1", Mass.ofKilograms(3)));
+        EntryDraft guess = EntryDraft.now(
+                new How(How.Kind.ESTIMATED, ""), 1, new Fact.Weighed(RiderId.FIRST, Mass.ofKilograms(3)));
         List<Entry> before = fittings.append(fitting, guess, point, MARIT)
                 .after()
                 .plan()
@@ -167,7 +168,7 @@ class RecordDatabaseTest extends DatabaseTest {
     /** What an older version of the program had stored, and what the day alone changes, is planned again. */
     @Test
     void whatNobodyTouchedIsPlannedAgainAndStaysUntouched() {
-        fittings.append(fitting, draft(new Fact.Weighed("r1", Mass.ofKilograms(3.2))), point, MARIT);
+        fittings.append(fitting, draft(new Fact.Weighed(RiderId.FIRST, Mass.ofKilograms(3.2))), point, MARIT);
         Object touched = jdbc.queryForObject("select touched_at from fitting where id = ?", Object.class, fitting);
         jdbc.update("update fitting set blocking = 0, next_change_on = current_date - 3 where id = ?", fitting);
         replanning.planAgain();
@@ -184,10 +185,10 @@ class RecordDatabaseTest extends DatabaseTest {
 
     @Test
     void whatIsWithdrawnStaysInTheRecordAndCountsNoLonger() {
-        EntryDraft wrong = draft(new Fact.Weighed("r1", Mass.ofKilograms(4.1)));
+        EntryDraft wrong = draft(new Fact.Weighed(RiderId.FIRST, Mass.ofKilograms(4.1)));
         fittings.append(fitting, wrong, point, MARIT);
         EntryDraft withdrawal =
-                new EntryDraft(UUID.randomUUID(), 2, null, How.MEASURED, wrong.id(), new Fact.Withdrawn("r1"));
+                new EntryDraft(UUID.randomUUID(), 2, null, How.MEASURED, wrong.id(), new Fact.Withdrawn(RiderId.FIRST));
         assertThat(fittings.correct(fitting, withdrawal, "another baby's", point, MARIT)
                         .after()
                         .plan()
@@ -196,7 +197,7 @@ class RecordDatabaseTest extends DatabaseTest {
                 .isEmpty();
         assertThat(places()).containsExactly(1, 2, 3, 4);
         EntryDraft again =
-                new EntryDraft(UUID.randomUUID(), 4, null, How.MEASURED, wrong.id(), new Fact.Withdrawn("r1"));
+                new EntryDraft(UUID.randomUUID(), 4, null, How.MEASURED, wrong.id(), new Fact.Withdrawn(RiderId.FIRST));
         assertThatThrownBy(() -> fittings.correct(fitting, again, "once more", point, MARIT))
                 .hasMessageContaining("WITHDRAWN");
         assertThat(fittings.correct(fitting, withdrawal, "another baby's", point, MARIT)
@@ -204,16 +205,17 @@ class RecordDatabaseTest extends DatabaseTest {
                 .as("sent twice it is one")
                 .isEqualTo(4);
         assertThat(places()).containsExactly(1, 2, 3, 4);
-        EntryDraft nothing = draft(new Fact.Withdrawn("r1"));
+        EntryDraft nothing = draft(new Fact.Withdrawn(RiderId.FIRST));
         assertThatThrownBy(() -> fittings.append(fitting, nothing, point, MARIT))
                 .hasMessageContaining("CORRECTS_NOTHING");
         UUID note = UUID.randomUUID();
         fittings.append(
                 fitting,
-                new EntryDraft(note, 4, null, How.MEASURED, null, new Fact.Noted("u1", null, "said")),
+                new EntryDraft(note, 4, null, How.MEASURED, null, new Fact.Noted(UnitId.FIRST, null, "said")),
                 point,
                 MARIT);
-        EntryDraft words = new EntryDraft(UUID.randomUUID(), 5, null, How.MEASURED, note, new Fact.Withdrawn("u1"));
+        EntryDraft words =
+                new EntryDraft(UUID.randomUUID(), 5, null, How.MEASURED, note, new Fact.Withdrawn(UnitId.FIRST));
         assertThatThrownBy(() -> fittings.correct(fitting, words, "unsaid", point, MARIT))
                 .hasMessageContaining("NOT_WITHDRAWN");
     }
@@ -221,10 +223,15 @@ class RecordDatabaseTest extends DatabaseTest {
     /** A refused correction leaves nothing that a later reader could take for stored. */
     @Test
     void aRefusedCorrectionLeavesNoTraceInWhatIsReadLater() {
-        EntryDraft weight = draft(new Fact.Weighed("r1", Mass.ofKilograms(3.2)));
+        EntryDraft weight = draft(new Fact.Weighed(RiderId.FIRST, Mass.ofKilograms(3.2)));
         fittings.append(fitting, weight, point, MARIT);
         EntryDraft tooHeavy = new EntryDraft(
-                UUID.randomUUID(), 2, null, How.MEASURED, weight.id(), new Fact.Weighed("r1", Mass.ofKilograms(99)));
+                UUID.randomUUID(),
+                2,
+                null,
+                How.MEASURED,
+                weight.id(),
+                new Fact.Weighed(RiderId.FIRST, Mass.ofKilograms(99)));
         assertThatThrownBy(() -> fittings.correct(fitting, tooHeavy, "misread", point, MARIT))
                 .isInstanceOf(RefusedEntryException.class);
         jdbc.update("update fitting set last_seq = 3 where id = ?", fitting);

@@ -111,7 +111,7 @@ class ReclineIT {
 
     private static Reading truth(Recline recline, String name, double slope) {
         Recline.Step step = recline.device().value().orElseThrow().steps().stream()
-                .filter(each -> each.name().equals(name))
+                .filter(each -> each.name().text().equals(name))
                 .findFirst()
                 .orElseThrow();
         double tilt = Math.toDegrees(Math.asin(step.lift().millimetres()

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.layette.core.entry.Author;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.web.account.Points;
 import app.layette.web.fitting.Beginnings;
@@ -67,11 +68,11 @@ class ResealingDatabaseTest extends DatabaseTest {
                         "T-" + UUID.randomUUID().toString().substring(0, 8),
                         "Ada",
                         seat,
-                        List.of(draft(new Fact.SheetAdopted(seat.id(), 3, Fact.Adoption.ADOPTED, null)))),
+                        List.of(draft(new Fact.SheetAdopted(seat, Fact.Adoption.ADOPTED, null)))),
                 point,
                 MARIT);
-        noted = append(new Fact.Noted(Beginnings.Begin.UNIT, null, "The aunt, Berta, drives."));
-        ended = append(new Fact.Ended(Beginnings.Begin.UNIT, Fact.Ending.NOT_FITTED, null, "came back later", null));
+        noted = append(new Fact.Noted(UnitId.FIRST, null, "The aunt, Berta, drives."));
+        ended = append(new Fact.Ended(UnitId.FIRST, Fact.Ending.NOT_FITTED, null, "came back later", null));
         before = seal();
     }
 
@@ -143,7 +144,7 @@ class ResealingDatabaseTest extends DatabaseTest {
 
     @Test
     void whatIsStruckAfterTheSealLeavesItAlone() {
-        UUID later = append(new Fact.Noted(Beginnings.Begin.UNIT, null, "Berta rang."));
+        UUID later = append(new Fact.Noted(UnitId.FIRST, null, "Berta rang."));
         resealing.strike(Map.of(fitting, Set.of(later)), "asked for", point, ILSE);
         assertThat(seal()).isEqualTo(before);
         assertThat(resealing.of(point, fitting)).isEmpty();

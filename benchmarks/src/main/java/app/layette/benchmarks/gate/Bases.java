@@ -92,8 +92,7 @@ final class Bases {
     private static List<Entry> throughThePanel(List<Entry> entries) {
         return entries.stream()
                 .map(entry -> entry.fact() instanceof Fact.Answered answered && answered.question() == Question.LOCK_OFF
-                        ? Fitting.saying(
-                                entry, new Fact.Answered(entry.fact().of(), Question.PANEL, "CLOSED_AND_LOCKED"))
+                        ? Fitting.saying(entry, new Fact.Answered(answered.of(), Question.PANEL, "CLOSED_AND_LOCKED"))
                         : entry)
                 .toList();
     }

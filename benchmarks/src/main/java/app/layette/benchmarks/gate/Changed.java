@@ -9,8 +9,10 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.FactQuickCarSeenParts;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.RiderId;
 import app.layette.core.entry.Rights;
 import app.layette.core.entry.Sheets;
+import app.layette.core.entry.UnitId;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.practice.Practice;
@@ -110,26 +112,26 @@ final class Changed {
     private void after(Fitting fitting) {
         Entry last = fitting.entries().get(fitting.entries().size() - 1);
         for (Act act : Act.values()) {
-            then(last, new Fact.Acted("u1", act));
+            then(last, new Fact.Acted(UnitId.FIRST, act));
         }
         for (HandlePosition position : HandlePosition.values()) {
-            then(last, new Fact.HandleSet("u1", position));
+            then(last, new Fact.HandleSet(UnitId.FIRST, position));
         }
         for (Indicator.Reading reading : Indicator.Reading.values()) {
-            then(last, new Fact.LevelRead("u1", Fact.Stage.CHILD, reading));
+            then(last, new Fact.LevelRead(UnitId.FIRST, Fact.Stage.CHILD, reading));
         }
-        then(last, new Fact.SlotsSet("u1", 2, 2, 2, 2, null));
-        then(last, new Fact.CrotchSet("u1", 2));
-        then(last, new Fact.ShoulderSeen("r1", 0));
-        then(last, new Fact.Weighed("r1", Mass.ofGrams(1200)));
-        then(last, new Fact.Weighed("r1", Mass.ofGrams(14_900)));
-        then(last, new Fact.LengthMeasured("r1", Fact.Dimension.BODY, Length.ofCentimetres(95), null));
-        then(last, new Fact.LengthMeasured("u1", Fact.Dimension.MOVEMENT, Length.ofMillimetres(25.4), null));
-        then(last, new Fact.LengthMeasured("u1", Fact.Dimension.GAP, Length.ofMillimetres(4), null));
+        then(last, new Fact.SlotsSet(UnitId.FIRST, 2, 2, 2, 2, null));
+        then(last, new Fact.CrotchSet(UnitId.FIRST, 2));
+        then(last, new Fact.ShoulderSeen(RiderId.FIRST, 0));
+        then(last, new Fact.Weighed(RiderId.FIRST, Mass.ofGrams(1200)));
+        then(last, new Fact.Weighed(RiderId.FIRST, Mass.ofGrams(14_900)));
+        then(last, new Fact.LengthMeasured(RiderId.FIRST, Fact.Dimension.BODY, Length.ofCentimetres(95), null));
+        then(last, new Fact.LengthMeasured(UnitId.FIRST, Fact.Dimension.MOVEMENT, Length.ofMillimetres(25.4), null));
+        then(last, new Fact.LengthMeasured(UnitId.FIRST, Fact.Dimension.GAP, Length.ofMillimetres(4), null));
         then(
                 last,
                 new Fact.Ordered(
-                        "r1",
+                        RiderId.FIRST,
                         Fact.OrderKind.FLAT,
                         "paediatrician",
                         base.day(),
@@ -137,24 +139,24 @@ final class Changed {
         then(
                 last,
                 new Fact.Ordered(
-                        "r1",
+                        RiderId.FIRST,
                         Fact.OrderKind.SEMI_RECLINED,
                         "paediatrician",
                         base.day(),
                         base.day().plusDays(9)));
-        then(last, new Fact.Ordered("r1", Fact.OrderKind.FLAT, null, null, null));
-        then(last, new Fact.Screened("u1", Fact.ScreeningResult.NOT_PASSED, null, base.day(), null));
+        then(last, new Fact.Ordered(RiderId.FIRST, Fact.OrderKind.FLAT, null, null, null));
+        then(last, new Fact.Screened(RiderId.FIRST, Fact.ScreeningResult.NOT_PASSED, null, base.day(), null));
         then(
                 last,
                 FactQuickCarSeenParts.builder()
-                        .of("u1")
+                        .of(UnitId.FIRST)
                         .name("Another")
                         .position(new PositionId(2, Side.RIGHT))
                         .build());
-        then(last, new Fact.Placed("u1", new PositionId(1, Side.RIGHT), method(fitting)));
+        then(last, new Fact.Placed(UnitId.FIRST, new PositionId(1, Side.RIGHT), method(fitting)));
         for (Entry entry : fitting.entries()) {
             if (entry.fact() instanceof Fact.Weighed) {
-                Entry other = correcting(entry, new Fact.Weighed("r1", Mass.ofGrams(3150)));
+                Entry other = correcting(entry, new Fact.Weighed(RiderId.FIRST, Mass.ofGrams(3150)));
                 add("weight corrected", each -> each.with(followed(each, other)));
                 Entry told = known(
                         new Entry(
@@ -198,7 +200,12 @@ final class Changed {
         add("by a trainee", each -> each.with(replaced(each.entries(), middle, byTrainee)));
         add(
                 "another rider",
-                each -> new Fitting(each.practice(), each.sheets(), List.of("r1", "r2"), each.entries(), each.today()));
+                each -> new Fitting(
+                        each.practice(),
+                        each.sheets(),
+                        List.of(RiderId.FIRST, new RiderId("r2")),
+                        each.entries(),
+                        each.today()));
         for (int days : new int[] {31, 200}) {
             LocalDate later = fitting.today().plusDays(days);
             add("in " + days + " days", each -> each.on(later));

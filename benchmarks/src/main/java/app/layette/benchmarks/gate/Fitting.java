@@ -4,6 +4,8 @@ import app.layette.core.entry.Entry;
 import app.layette.core.entry.EntryParts;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FittingRecord;
+import app.layette.core.entry.RiderId;
+import app.layette.core.entry.SheetId;
 import app.layette.core.entry.Sheets;
 import app.layette.core.practice.Practice;
 import app.layette.core.seat.SeatSheet;
@@ -13,14 +15,14 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** One fitting, to be judged twice. */
-record Fitting(Practice practice, Sheets sheets, List<String> riders, List<Entry> entries, LocalDate today) {
+record Fitting(Practice practice, Sheets sheets, List<RiderId> riders, List<Entry> entries, LocalDate today) {
     static Fitting of(Practice practice, SeatSheet seat, VehicleSheet car, List<Entry> entries, LocalDate today) {
-        return new Fitting(practice, new Sheets(List.of(seat), List.of(car)), List.of("r1"), entries, today);
+        return new Fitting(practice, new Sheets(List.of(seat), List.of(car)), List.of(RiderId.FIRST), entries, today);
     }
 
     FittingRecord record() {
-        String seat = sheets.seats().get(0).sheet().id();
-        return new FittingRecord(riders, List.of(new FittingRecord.Unit("u1", "r1", seat)), entries);
+        SheetId seat = SheetId.of(sheets.seats().get(0).sheet());
+        return new FittingRecord(riders, List.of(FittingRecord.Unit.first(seat)), entries);
     }
 
     Fitting with(List<Entry> others) {

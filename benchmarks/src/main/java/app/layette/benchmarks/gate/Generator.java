@@ -5,6 +5,8 @@ import app.layette.core.entry.Author;
 import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
+import app.layette.core.entry.RiderId;
+import app.layette.core.entry.UnitId;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.practice.Practice;
@@ -118,7 +120,7 @@ final class Generator {
                 entries.add(Changed.then(
                         How.TOLD,
                         entry,
-                        new Fact.Screened("u1", Fact.ScreeningResult.PASSED, null, base.day(), model)));
+                        new Fact.Screened(RiderId.FIRST, Fact.ScreeningResult.PASSED, null, base.day(), model)));
             }
         }
         return entries;
@@ -193,7 +195,7 @@ final class Generator {
         entries.set(at, Changed.by(entries.get(at), new Author("pim", Author.Role.TRAINEE)));
         if (happens(0.8)) {
             Entry last = entries.get(entries.size() - 1);
-            entries.add(Changed.then(How.MEASURED, last, new Fact.Countersigned("u1")));
+            entries.add(Changed.then(How.MEASURED, last, new Fact.Countersigned(UnitId.FIRST)));
         }
     }
 

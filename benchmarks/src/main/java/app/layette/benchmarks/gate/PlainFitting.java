@@ -90,11 +90,11 @@ class PlainFitting {
     }
 
     SeatSheet adoptedSeat() {
-        String id = record.units().get(0).sheet();
+        String id = record.units().get(0).sheet().text();
         int version = 0;
         for (Line line : log.lines()) {
             if (line.fact() instanceof Fact.SheetAdopted adopted
-                    && adopted.of().equals(id)
+                    && adopted.of().text().equals(id)
                     && adopted.adoption() == Fact.Adoption.ADOPTED) {
                 version = adopted.version();
             }
@@ -112,7 +112,7 @@ class PlainFitting {
         Fact last = null;
         for (Line line : log.lines()) {
             boolean ofCar = line.fact() instanceof Fact.SheetAdopted adopted
-                    && !adopted.of().equals(record.units().get(0).sheet())
+                    && !adopted.of().text().equals(record.units().get(0).sheet().text())
                     && adopted.adoption() == Fact.Adoption.ADOPTED;
             if (ofCar || line.fact() instanceof Fact.QuickCarSeen) {
                 last = line.fact();
@@ -122,8 +122,8 @@ class PlainFitting {
             return null;
         }
         for (VehicleSheet each : sheets.cars()) {
-            boolean chosen =
-                    each.sheet().id().equals(adopted.of()) && each.sheet().version() == adopted.version();
+            boolean chosen = each.sheet().id().equals(adopted.of().text())
+                    && each.sheet().version() == adopted.version();
             if (chosen) {
                 return each.status() == SheetStatus.DRAFT ? null : each;
             }

@@ -51,9 +51,9 @@ final class PlainLog {
     private final String seat;
 
     PlainLog(FittingRecord record, Set<String> sheets, ZoneId zone, LocalDate today) {
-        String unit = record.units().get(0).id();
-        String rider = record.units().get(0).rider();
-        this.seat = record.units().get(0).sheet();
+        String unit = record.units().get(0).id().text();
+        String rider = record.units().get(0).rider().text();
+        this.seat = record.units().get(0).sheet().text();
         List<Entry> inOrder = new ArrayList<>(record.entries());
         inOrder.sort(Comparator.comparingInt(Entry::seq));
         List<Line> all = new ArrayList<>();
@@ -93,9 +93,9 @@ final class PlainLog {
         return fact instanceof Fact.SheetAdopted
                 || fact instanceof Fact.QuickCarSeen
                 || fact instanceof Fact.Countersigned
-                || fact.of().equals(unit)
-                || fact.of().equals(rider)
-                || sheets.contains(fact.of());
+                || fact.of().text().equals(unit)
+                || fact.of().text().equals(rider)
+                || sheets.contains(fact.of().text());
     }
 
     private static Line line(Entry entry, ZoneId zone, LocalDate today) {
@@ -167,7 +167,7 @@ final class PlainLog {
                                 || differ(before.doNotUseAfter(), label.doNotUseAfter()));
                 add(other ? "OTHER_SEAT" : null, line);
             } else if (fact instanceof Fact.SheetAdopted adopted) {
-                boolean ofCar = !adopted.of().equals(seat) && adopted.adoption() == Fact.Adoption.ADOPTED;
+                boolean ofCar = !adopted.of().text().equals(seat) && adopted.adoption() == Fact.Adoption.ADOPTED;
                 String next = "sheet " + adopted.of();
                 add(ofCar && car != null && !car.equals(next) ? "OTHER_CAR" : null, line);
                 car = ofCar ? next : car;
@@ -200,7 +200,7 @@ final class PlainLog {
         if (change == null) {
             return;
         }
-        String piece = fact instanceof Fact.InsertSet insert ? insert.piece() : "";
+        String piece = fact instanceof Fact.InsertSet insert ? insert.piece().text() : "";
         Object before = last.put(fact.getClass().getSimpleName() + fact.of() + piece, fact);
         boolean foundSo = fact instanceof Fact.CrotchSet && before == null;
         add(foundSo || fact.equals(before) ? null : change, line);

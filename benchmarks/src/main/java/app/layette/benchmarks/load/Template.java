@@ -5,6 +5,7 @@ import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.How;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fitting.DatedEvent;
 import app.layette.core.fitting.FittingPlan;
@@ -129,7 +130,7 @@ final class Template {
                 new Author("load-lead", Author.Role.LEAD),
                 How.MEASURED,
                 null,
-                new Fact.Ended("u1", Fact.Ending.HANDED_OVER, null, null, null)
+                new Fact.Ended(UnitId.FIRST, Fact.Ending.HANDED_OVER, null, null, null)
                         .decidedBy(FittingPlanner.decision(ready))));
         FittingPlan plan = plan(entries, day);
         if (!ready.mayHandOver() || plan.state() != FittingState.HANDED_OVER) {

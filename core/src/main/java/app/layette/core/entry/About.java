@@ -1,6 +1,5 @@
 package app.layette.core.entry;
 
-import app.layette.core.entry.Fact.Dimension;
 import app.layette.core.entry.Fact.LabelRead;
 import app.layette.core.entry.Fact.Part;
 import app.layette.core.entry.FittingRecord.Unit;
@@ -10,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -35,14 +35,14 @@ final class About {
     About(FittingRecord record, Unit unit, Sheets known, List<Entry> effective) {
         this.unit = unit;
         this.units = new HashMap<>();
-        record.units().forEach(each -> units.put(each.id(), each));
+        record.units().forEach(each -> units.put(each.id().text(), each));
         this.cars = known.cars().stream().map(each -> each.sheet().id()).collect(Collectors.toSet());
         this.sheets = Stream.concat(
                         known.seats().stream().map(each -> each.sheet().id()), cars.stream())
                 .collect(Collectors.toSet());
         this.end = effective.stream()
                 .filter(entry ->
-                        entry.fact() instanceof Fact.Ended && entry.fact().of().equals(unit.id()))
+                        entry.fact() instanceof Fact.Ended && entry.fact().of().is(unit.id()))
                 .mapToInt(Entry::seq)
                 .min()
                 .orElse(Integer.MAX_VALUE);
@@ -53,7 +53,7 @@ final class About {
     boolean covers(Entry entry) {
         Fact fact = entry.fact();
         if (fact instanceof Fact.SheetAdopted adopted) {
-            return !cars.contains(adopted.of()) || carOf(adopted.unit()).equals(carOf(unit.id()));
+            return !cars.contains(adopted.of().text()) || carOf(adopted.unit()).equals(carOf(unit.id()));
         }
         if (isOfTheFitting(fact)) {
             return true;
@@ -61,25 +61,27 @@ final class About {
         if (Neighbours.isOfTheCar(fact)) {
             return carOf(fact.of()).equals(carOf(unit.id()));
         }
-        boolean named = fact.of().equals(unit.id())
-                || fact.of().equals(unit.rider())
-                || isSignature(fact) && !units.containsKey(fact.of())
-                || sheets.contains(fact.of());
+        boolean named = fact.of().is(unit.id())
+                || fact.of().is(unit.rider())
+                || isSignature(fact) && named(fact.of()).isEmpty()
+                || sheets.contains(fact.of().text());
         return named || isOfTheSameSeat(entry) && isOfSeatAndHarness(fact);
     }
 
     /** The car of a unit: its own where the seat is there besides, else the one that the fitting began with. */
-    private String carOf(String of) {
-        Unit other = of == null ? null : units.get(of);
-        return other != null && other.isInAnotherCar() ? other.id() : "";
+    private Optional<UnitId> carOf(Subject of) {
+        return named(of).filter(Unit::isInAnotherCar).map(Unit::id);
+    }
+
+    private Optional<Unit> named(Subject of) {
+        return Optional.ofNullable(of).map(each -> units.get(each.text()));
     }
 
     /** What is done to the seat after it was handed over here belongs to the next car; a crash is heard of everywhere. */
     private boolean isOfTheSameSeat(Entry entry) {
-        Unit other = units.get(entry.fact().of());
-        return other != null
-                && !other.id().equals(unit.id())
-                && other.isSameSeatAs(unit)
+        return named(entry.fact().of())
+                        .filter(other -> !other.id().equals(unit.id()) && other.isSameSeatAs(unit))
+                        .isPresent()
                 && (entry.seq() < end || entry.fact() instanceof Fact.CrashedSince);
     }
 
@@ -102,7 +104,7 @@ final class About {
                 || fact instanceof Fact.QuantityRead read && isOfTheShell(read)
                 || fact instanceof Fact.SheetValueRead read && isOfTheShell(read.value())
                 || fact instanceof Fact.HandlePositionRead
-                || fact instanceof Fact.LengthMeasured length && isOfTheChild(length.what())
+                || fact instanceof Fact.LengthMeasured length && length.what().isOfTheChild()
                 || fact instanceof Fact.LayerSeen
                 || fact instanceof Fact.InsertSet
                 || fact instanceof Fact.SlotsSet
@@ -158,24 +160,17 @@ final class About {
         };
     }
 
-    private static boolean isOfTheChild(Dimension what) {
-        return switch (what) {
-            case BODY, SHOULDER, CROWN -> true;
-            case MOVEMENT, GAP -> false;
-        };
-    }
-
     /** Whether it stands here on a base that is not known to be the one of the first car: one that only looks alike is not. */
     private boolean isOnBaseOfItsOwn(List<Entry> effective) {
         Method method = null;
         LabelRead here = null;
         LabelRead there = null;
         for (Entry entry : effective) {
-            Unit of = units.get(entry.fact().of());
-            if (of == null || !of.isSameSeatAs(unit)) {
+            Optional<Unit> of = named(entry.fact().of()).filter(each -> each.isSameSeatAs(unit));
+            if (of.isEmpty()) {
                 continue;
             }
-            boolean own = of.id().equals(unit.id());
+            boolean own = of.get().id().equals(unit.id());
             if (own && entry.fact() instanceof Fact.Placed placed) {
                 method = placed.method();
             }

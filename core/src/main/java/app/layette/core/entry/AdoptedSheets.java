@@ -21,10 +21,10 @@ import java.util.Set;
  */
 record AdoptedSheets(Optional<SeatSheet> seat, Optional<VehicleSheet> car, int carSince, List<SheetVersion> pending) {
 
-    static AdoptedSheets of(Sheets sheets, String seatSheet, List<Entry> entries) {
-        Map<String, Integer> adopted = new HashMap<>();
+    static AdoptedSheets of(Sheets sheets, SheetId seatSheet, List<Entry> entries) {
+        Map<SheetId, Integer> adopted = new HashMap<>();
         Set<SheetVersion> declined = new HashSet<>();
-        String carSheet = null;
+        SheetId carSheet = null;
         int carSince = 0;
         for (Entry entry : entries) {
             if (!(entry.fact() instanceof SheetAdopted choice)) {
@@ -32,7 +32,7 @@ record AdoptedSheets(Optional<SeatSheet> seat, Optional<VehicleSheet> car, int c
             }
             boolean lead = entry.by().role() == Author.Role.LEAD;
             if (choice.adoption() == Adoption.DECLINED && lead) {
-                declined.add(new SheetVersion(choice.of(), choice.version()));
+                declined.add(choice.sheet());
             } else if (choice.adoption() == Adoption.ADOPTED && (lead || !adopted.containsKey(choice.of()))) {
                 adopted.put(choice.of(), choice.version());
             }
@@ -58,11 +58,11 @@ record AdoptedSheets(Optional<SeatSheet> seat, Optional<VehicleSheet> car, int c
         return new AdoptedSheets(seat, car, carSince, List.copyOf(pending));
     }
 
-    private static Optional<SheetVersion> chosen(String id, Map<String, Integer> adopted) {
+    private static Optional<SheetVersion> chosen(SheetId id, Map<SheetId, Integer> adopted) {
         return Optional.ofNullable(id)
                 .map(adopted::get)
                 .filter(Objects::nonNull)
-                .map(version -> new SheetVersion(id, version));
+                .map(version -> new SheetVersion(id.text(), version));
     }
 
     private static boolean isNewer(SheetVersion candidate, SheetVersion inUse) {

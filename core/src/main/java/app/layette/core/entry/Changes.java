@@ -24,14 +24,16 @@ final class Changes {
 
     private static final String BY_SHEET = "sheet ";
 
-    private final Set<String> seatSheets;
+    private static final UnitId NO_CAR = new UnitId("");
+
+    private final Set<SheetId> seatSheets;
     private final Map<String, Object> settings = new HashMap<>();
     private final Map<String, Integer> ranks = new HashMap<>();
     private final Map<Fact.Part, Fact.LabelRead> labels = new HashMap<>();
     private final Map<Object, Fact.QuickCarSeen> quickPlaces = new HashMap<>();
     private String car;
 
-    private Changes(Set<String> seatSheets) {
+    private Changes(Set<SheetId> seatSheets) {
         this.seatSheets = seatSheets;
     }
 
@@ -42,7 +44,7 @@ final class Changes {
      * @param all the same as they were sent
      * @param seatSheets ids of the seats' own sheets: any other sheet that is adopted is a car's
      */
-    static List<Placed> in(List<Entry> effective, List<Entry> all, Set<String> seatSheets) {
+    static List<Placed> in(List<Entry> effective, List<Entry> all, Set<SheetId> seatSheets) {
         Changes reader = new Changes(seatSheets);
         List<Placed> changes = new ArrayList<>();
         for (Entry entry : effective) {
@@ -172,7 +174,7 @@ final class Changes {
     }
 
     private boolean differsFromBefore(Fact fact) {
-        String piece = fact instanceof Fact.InsertSet insert ? insert.piece() : "";
+        String piece = fact instanceof Fact.InsertSet insert ? insert.piece().text() : "";
         Fact set = inWhateverCar(fact);
         Object before = settings.put(fact.getClass().getSimpleName() + set.of() + piece, set);
         // The opening of the crotch strap as it was found is a look: nothing was moved.
@@ -183,12 +185,13 @@ final class Changes {
     /** What is set at the seat is the same in whatever car it is told: setting it so again is a look there, too. */
     private static Fact inWhateverCar(Fact fact) {
         if (fact instanceof Fact.SlotsSet set) {
-            return new Fact.SlotsSet("", set.leftShell(), set.rightShell(), set.leftPad(), set.rightPad(), set.loop());
+            return new Fact.SlotsSet(
+                    NO_CAR, set.leftShell(), set.rightShell(), set.leftPad(), set.rightPad(), set.loop());
         }
         if (fact instanceof Fact.InsertSet set) {
-            return new Fact.InsertSet("", set.piece(), set.in());
+            return new Fact.InsertSet(NO_CAR, set.piece(), set.in());
         }
-        return fact instanceof Fact.CrotchSet set ? new Fact.CrotchSet("", set.opening()) : fact;
+        return fact instanceof Fact.CrotchSet set ? new Fact.CrotchSet(NO_CAR, set.opening()) : fact;
     }
 
     /** Corrections and withdrawals of measures and labels, each at its own place. */

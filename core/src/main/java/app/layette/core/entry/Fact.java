@@ -6,6 +6,7 @@ import app.layette.core.evidence.Built;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Said;
 import app.layette.core.evidence.SheetValue;
+import app.layette.core.evidence.SheetVersion;
 import app.layette.core.evidence.Speaker;
 import app.layette.core.evidence.Written;
 import app.layette.core.measure.Angle;
@@ -15,7 +16,9 @@ import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator;
+import app.layette.core.seat.PieceId;
 import app.layette.core.seat.SeatKind;
+import app.layette.core.seat.SettingId;
 import app.layette.core.vehicle.Belt;
 import app.layette.core.vehicle.Belt.LatchPlate;
 import app.layette.core.vehicle.Belt.Retractor;
@@ -38,12 +41,12 @@ import java.util.UUID;
  * not. The form, the check, the document, the published schema and the line in the record go by {@link FactFields}.
  */
 public sealed interface Fact {
-    /** Id of the rider, unit or sheet that the fact is about. */
-    String of();
+    /** The rider, unit or sheet that the fact is about. */
+    Subject of();
 
     /** Dates and sex of a child; nothing that names it. {@code gestationDays} 154 to 308 or {@code null}. */
     record ChildDescribed(
-            String of,
+            RiderId of,
 
             @Written(needed = true, days = DayBounds.LAST_FIVE_YEARS)
             LocalDate born,
@@ -61,28 +64,32 @@ public sealed interface Fact {
 
     /** A child that is not born yet; its birth is told by {@link ChildDescribed}. */
     record Expected(
-            String of,
+            RiderId of,
             @Written(needed = true, days = DayBounds.DUE) LocalDate due) implements Fact {}
 
     record Weighed(
-            String of,
+            RiderId of,
             @Written(needed = true, in = Bounds.CHILD_MASS) Mass mass) implements Fact {}
 
     /** A length of the child, or of the set-up around it. */
     record LengthMeasured(
-            String of,
+            Subject of,
             @Written(needed = true, which = true) Dimension what,
             @Written(needed = true) Length length,
             InsertState insert)
-            implements Fact {}
+            implements Fact {
+        public LengthMeasured {
+            of = of == null || what == null ? of : what.isOfTheChild() ? new RiderId(of.text()) : new UnitId(of.text());
+        }
+    }
 
     /** The highest slot at or below the top of the shoulder, by eye; 0 when the shoulder is below them all. */
     record ShoulderSeen(
-            String of, @Written(from = 0, to = 12) int slotAtOrBelow) implements Fact {}
+            RiderId of, @Written(from = 0, to = 12) int slotAtOrBelow) implements Fact {}
 
     /** What a label says. {@code made} and {@code doNotUseAfter} may be {@code null} when not readable or not there. */
     record LabelRead(
-            String of,
+            UnitId of,
             @Written(needed = true, which = true) Part part,
             String model,
             @Written(days = DayBounds.MADE) PartialDate made,
@@ -95,25 +102,25 @@ public sealed interface Fact {
      * @param place the seating position it is about, where there are two; {@code null} for the chosen one
      */
     record Answered(
-            String of,
+            UnitId of,
             @Written(needed = true, which = true) Question question,
             @Written(needed = true, as = "constant") String answer,
             @Written(which = true) PositionId place)
             implements Fact {
         /** An answer about the chosen place, or about none. */
-        public Answered(String of, Question question, String answer) {
+        public Answered(UnitId of, Question question, String answer) {
             this(of, question, answer, null);
         }
 
         /** The same, by the constant of the rule that asks. */
-        public Answered(String of, Question question, Enum<?> answer) {
+        public Answered(UnitId of, Question question, Enum<?> answer) {
             this(of, question, answer.name(), null);
         }
     }
 
     /** What a manual page says on a permission. Counts only with its page. */
     record PermissionRead(
-            String of,
+            UnitId of,
             @Written(needed = true) PermissionKey permission,
             @Written(needed = true) Speaker speaker,
             @Written(needed = true) PageSays says)
@@ -124,7 +131,7 @@ public sealed interface Fact {
      * Counts only with its page.
      */
     record QuantityRead(
-            String of,
+            UnitId of,
             @Written(needed = true) Quantity quantity,
             @Written(needed = true) Speaker speaker,
             @Written(in = Bounds.SHEET_MASS) Mass mass,
@@ -140,7 +147,7 @@ public sealed interface Fact {
      * @param to heaviest child
      */
     record SheetValueRead(
-            String of,
+            UnitId of,
             @Written(needed = true) SheetValue value,
             @Written(which = true) PositionId place,
             @Written(needed = true, longest = 400) String says,
@@ -148,14 +155,14 @@ public sealed interface Fact {
             @Written(in = Bounds.SHEET_MASS) Mass to)
             implements Fact {
         /** A value that is said of every weight. */
-        public SheetValueRead(String of, SheetValue value, PositionId place, String says) {
+        public SheetValueRead(UnitId of, SheetValue value, PositionId place, String says) {
             this(of, value, place, says, null, null);
         }
     }
 
     /** What the seat manual's page says on a handle position for driving. */
     record HandlePositionRead(
-            String of,
+            UnitId of,
             @Written(needed = true) HandlePosition position,
             @Written(needed = true) Said says) implements Fact {}
 
@@ -164,7 +171,7 @@ public sealed interface Fact {
      * measured. It only ever warns (HAR-9).
      */
     record LayerSeen(
-            String of,
+            UnitId of,
             Garment garment,
             @Written(in = Bounds.LAYER) Length loose,
             @Written(in = Bounds.LAYER) Length pressed)
@@ -175,20 +182,20 @@ public sealed interface Fact {
      * slot} where it goes through none.
      */
     record WebbingMoved(
-            String of,
+            UnitId of,
             @Written(needed = true) WebbingMove move,
             Strap strap,
             @Written(from = 1, to = 12) Integer slot) implements Fact {}
 
     /** Which run this is to be: a fitting in a car, or teaching at the bedside without one. */
-    record BoxChosen(String of, @Written(needed = true) TimeBox box) implements Fact {}
+    record BoxChosen(UnitId of, @Written(needed = true) TimeBox box) implements Fact {}
 
     record InsertSet(
-            String of, @Written(needed = true, which = true) String piece, boolean in) implements Fact {}
+            UnitId of, @Written(needed = true, which = true) PieceId piece, boolean in) implements Fact {}
 
     /** The slots as seen on shell and pad, both sides, and the loop on the splitter plate. */
     record SlotsSet(
-            String of,
+            UnitId of,
             @Written(from = 0, to = 12) int leftShell,
             @Written(from = 0, to = 12) int rightShell,
             @Written(from = 0, to = 12) int leftPad,
@@ -197,22 +204,22 @@ public sealed interface Fact {
             implements Fact {}
 
     /** The crotch opening in use, from 1, nearest the shell back first. */
-    record CrotchSet(String of, @Written(from = 1, to = 8) int opening) implements Fact {}
+    record CrotchSet(UnitId of, @Written(from = 1, to = 8) int opening) implements Fact {}
 
     /** The recline device's setting, by the name printed on the seat. */
-    record DeviceSet(String of, @Written(needed = true) String step) implements Fact {}
+    record DeviceSet(UnitId of, @Written(needed = true) SettingId step) implements Fact {}
 
-    record HandleSet(String of, @Written(needed = true) HandlePosition position) implements Fact {}
+    record HandleSet(UnitId of, @Written(needed = true) HandlePosition position) implements Fact {}
 
     /** The caregiver's choice of place and method. */
     record Placed(
-            String of,
+            UnitId of,
             @Written(needed = true) PositionId position,
             @Written(needed = true) Method method) implements Fact {}
 
     /** What lies rolled under the foot end (REC-6); the sizes are {@code null} where the kind has none. */
     record RollPlaced(
-            String of,
+            UnitId of,
             @Written(needed = true) RollKind roll,
             @Written(in = Bounds.ROLL) Length diameter,
             Softness softness,
@@ -224,43 +231,43 @@ public sealed interface Fact {
 
     /** Ground slope along the car, nose-up positive. */
     record GroundMeasured(
-            String of,
+            UnitId of,
             @Written(needed = true, from = -30, to = 30) Angle pitch) implements Fact {}
 
     /** A level on the door sill, and again with the car turned round: both nose-up positive as read (REC-3). */
     record SillsRead(
-            String of,
+            UnitId of,
             @Written(needed = true, from = -30, to = 30) Angle first,
             @Written(needed = true, from = -30, to = 30) Angle turned)
             implements Fact {}
 
     /** How far the car leans sideways. */
     record LeanMeasured(
-            String of,
+            UnitId of,
             @Written(needed = true, from = -30, to = 30) Angle lean) implements Fact {}
 
     /** A level laid on the cushion, as read: positive when it drops towards the bight. The ground's slope is in it. */
     record CushionMeasured(
-            String of,
+            UnitId of,
             @Written(needed = true, from = -10, to = 35) Angle slope) implements Fact {}
 
     record LevelRead(
-            String of,
+            UnitId of,
             @Written(needed = true) Stage stage,
             @Written(needed = true) Indicator.Reading reading) implements Fact {}
 
     /** The recline angle as a level on the shell back reads it, the ground's slope in it. Advises; passes nothing. */
     record AngleRead(
-            String of,
+            UnitId of,
             @Written(needed = true) Stage stage,
             @Written(needed = true, from = 0, to = 80) Angle angle,
             @Written(needed = true) AngleSource source)
             implements Fact {}
 
-    record Acted(String of, @Written(needed = true) Act act) implements Fact {}
+    record Acted(UnitId of, @Written(needed = true) Act act) implements Fact {}
 
     record Taught(
-            String of,
+            UnitId of,
             @Written(needed = true) TeachItem item,
             @Written(needed = true) TeachOutcome outcome,
             @Written(longest = 2000, free = true) String reason)
@@ -268,7 +275,7 @@ public sealed interface Fact {
 
     /** An order of the baby's clinicians. {@code role}, {@code on} and {@code reviewOn} are empty for NONE. */
     record Ordered(
-            String of,
+            RiderId of,
             @Written(needed = true) OrderKind order,
             @Written(free = true) String role,
             @Written(days = DayBounds.LAST_FIVE_YEARS) LocalDate on,
@@ -281,7 +288,7 @@ public sealed interface Fact {
      * @param restraint model number of the restraint it was done in; a screening that names none is of no restraint
      */
     record Screened(
-            String of,
+            RiderId of,
             @Written(needed = true) ScreeningResult result,
             @Written(free = true) String who,
             LocalDate on,
@@ -297,14 +304,20 @@ public sealed interface Fact {
      *     and for every seat sheet
      */
     record SheetAdopted(
-            String of,
+            SheetId of,
             @Written(from = 1) int version,
             @Written(needed = true) Adoption adoption,
             @Written(longest = 2000, free = true) String reason,
-            String unit)
+            UnitId unit)
             implements Fact {
-        public SheetAdopted(String of, int version, Adoption adoption, String reason) {
-            this(of, version, adoption, reason, null);
+        /** A sheet of any seat, or of the car that the fitting began with. */
+        public SheetAdopted(SheetVersion sheet, Adoption adoption, String reason) {
+            this(new SheetId(sheet.id()), sheet.version(), adoption, reason, null);
+        }
+
+        /** The sheet and which version of it. */
+        public SheetVersion sheet() {
+            return new SheetVersion(of.text(), version);
         }
     }
 
@@ -317,7 +330,7 @@ public sealed interface Fact {
      */
     @Built
     record QuickCarSeen(
-            String of,
+            UnitId of,
             @Written(needed = true) String name,
             @Written(needed = true) PositionId position,
             Facing facing,
@@ -338,7 +351,7 @@ public sealed interface Fact {
      */
     @Built
     record QuickSeatRead(
-            String of,
+            UnitId of,
             @Written(needed = true) String name,
             @Written(needed = true) String model,
             @Written(in = Bounds.CHILD_MASS) Mass weightMin,
@@ -356,7 +369,7 @@ public sealed interface Fact {
 
     /** The caregiver signs for the teach-back: initials, on the technician's screen. */
     record CaregiverSigned(
-            String of,
+            UnitId of,
 
             @Written(needed = true, longest = 6, free = true)
             String initials) implements Fact {}
@@ -369,17 +382,17 @@ public sealed interface Fact {
      * @param sha256 of the kept picture, so that the seal covers it
      */
     record PhotoTaken(
-            String of,
+            UnitId of,
             @Written(needed = true) UUID photo,
             @Written(needed = true, longest = 60) String about,
             @Written(needed = true, as = "sha256") String sha256)
             implements Fact {}
 
     /** Something found wrong before anything was touched; {@code there} is false where it is taken back. */
-    record FoundSo(String of, @Written(needed = true) Misuse misuse, boolean there) implements Fact {}
+    record FoundSo(UnitId of, @Written(needed = true) Misuse misuse, boolean there) implements Fact {}
 
     /** Looked at before anything was touched, and nothing was wrong; {@code clear} is false where it is taken back. */
-    record AreaLooked(String of, @Written(needed = true) Area area, boolean clear) implements Fact {}
+    record AreaLooked(UnitId of, @Written(needed = true) Area area, boolean clear) implements Fact {}
 
     /**
      * The family comes back with the same seat, which was handed over before.
@@ -390,7 +403,7 @@ public sealed interface Fact {
      * @param made as the label said it
      */
     record CameBack(
-            String of,
+            UnitId of,
             @Written(needed = true) UUID fitting,
             @Written(needed = true) LocalDate on,
             String model,
@@ -398,7 +411,11 @@ public sealed interface Fact {
             implements Fact {}
 
     /** Only ever a correction: what it corrects was entered by mistake and never was so. */
-    record Withdrawn(String of) implements Fact {}
+    record Withdrawn(Subject of) implements Fact {
+        public Withdrawn {
+            of = of == null ? null : new Subject.Named(of.text());
+        }
+    }
 
     /**
      * Words added to the record: why something was corrected, or what came to light after it was sealed.
@@ -406,21 +423,25 @@ public sealed interface Fact {
      * @param about the entry it is about; {@code null} for the fitting as a whole
      */
     record Noted(
-            String of,
+            Subject of,
             UUID about,
 
             @Written(needed = true, longest = 2000, free = true)
-            String text) implements Fact {}
+            String text) implements Fact {
+        public Noted {
+            of = of == null ? null : new Subject.Named(of.text());
+        }
+    }
 
     /** The car with this seat in it was in a crash after the fitting had ended (CND-3). */
     record CrashedSince(
-            String of,
+            UnitId of,
 
             @Written(needed = true, days = DayBounds.LAST_FIVE_YEARS)
             LocalDate on) implements Fact {}
 
     /** A technician looked at a trainee's checks and signs for them. */
-    record Countersigned(String of) implements Fact {}
+    record Countersigned(UnitId of) implements Fact {}
 
     /**
      * Another actual seat belongs to this fitting: twins, or a sibling in the same car. Each is judged for itself; what
@@ -433,12 +454,12 @@ public sealed interface Fact {
      * @param seatOf the unit whose seat it is, where that is fixed in another car; null for a seat of its own
      */
     record UnitJoined(
-            String of,
-            @Written(needed = true) String rider,
-            @Written(needed = true) String sheet,
-            String seatOf) implements Fact {
+            UnitId of,
+            @Written(needed = true) RiderId rider,
+            @Written(needed = true) SheetId sheet,
+            UnitId seatOf) implements Fact {
         /** A seat of its own. */
-        public UnitJoined(String of, String rider, String sheet) {
+        public UnitJoined(UnitId of, RiderId rider, SheetId sheet) {
             this(of, rider, sheet, null);
         }
 
@@ -455,10 +476,10 @@ public sealed interface Fact {
      * @param taken whether it counts from now on; otherwise it never does
      */
     record CorrectionSigned(
-            String of, @Written(needed = true) UUID entry, boolean taken) implements Fact {}
+            UnitId of, @Written(needed = true) UUID entry, boolean taken) implements Fact {}
 
     /** Before the birth: what stays in the car is in and tested, as somebody signed. It ends nothing. */
-    record Prepared(String of) implements Fact {}
+    record Prepared(UnitId of) implements Fact {}
 
     /**
      * How the fitting ended.
@@ -466,7 +487,7 @@ public sealed interface Fact {
      * @param decision what the gate said when a hand-over was signed; {@code null} where no server kept it
      */
     record Ended(
-            String of,
+            UnitId of,
             @Written(needed = true) Ending ending,
             @Written(longest = 2000, free = true) String said,
             @Written(longest = 2000, free = true) String offered,
@@ -474,7 +495,7 @@ public sealed interface Fact {
             Decision decision)
             implements Fact {
         /** An ending without a kept decision. */
-        public Ended(String of, Ending ending, String said, String offered, String told) {
+        public Ended(UnitId of, Ending ending, String said, String offered, String told) {
             this(of, ending, said, offered, told, null);
         }
 
@@ -506,7 +527,15 @@ public sealed interface Fact {
         SHOULDER,
         CROWN,
         MOVEMENT,
-        GAP
+        GAP;
+
+        /** Whether it is a length of the child itself; else of the set-up around it. */
+        public boolean isOfTheChild() {
+            return switch (this) {
+                case BODY, SHOULDER, CROWN -> true;
+                case MOVEMENT, GAP -> false;
+            };
+        }
     }
 
     /** Quantities that an entry may fill in for this fitting. */

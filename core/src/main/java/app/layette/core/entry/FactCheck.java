@@ -1,6 +1,7 @@
 package app.layette.core.entry;
 
 import app.layette.core.entry.Fact.Dimension;
+import app.layette.core.evidence.Id;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.DayBounds;
 import app.layette.core.measure.Length;
@@ -8,8 +9,10 @@ import app.layette.core.measure.LengthRange;
 import app.layette.core.measure.Mass;
 import app.layette.core.measure.MassRange;
 import app.layette.core.measure.UnitSystem;
+import app.layette.core.seat.PieceId;
 import app.layette.core.seat.Recline;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.seat.SettingId;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -91,6 +94,8 @@ public final class FactCheck {
             }
         } else if (value instanceof String text) {
             text(field, text);
+        } else if (value instanceof Id named) {
+            text(field, named.text());
         } else if (value instanceof Integer number) {
             within(field, number);
         } else if (value instanceof Angle angle) {
@@ -268,7 +273,7 @@ public final class FactCheck {
         }
     }
 
-    private static List<String> deviceSteps(Situation situation) {
+    private static List<SettingId> deviceSteps(Situation situation) {
         return situation
                 .seat()
                 .map(SeatSheet::recline)
@@ -293,7 +298,7 @@ public final class FactCheck {
                                 .toList())));
     }
 
-    private static List<String> insertPieces(Situation situation) {
+    private static List<PieceId> insertPieces(Situation situation) {
         return situation.seat().flatMap(seat -> seat.insert().value()).orElse(List.of()).stream()
                 .map(piece -> piece.key())
                 .toList();
@@ -310,8 +315,8 @@ public final class FactCheck {
         }
         if (fact instanceof Fact.UnitJoined joined
                 && joined.seatOf() != null
-                && joined.seatOf().equals(joined.of())) {
-            problems.add(new FieldProblem("seatOf", joined.seatOf(), "NEEDED", "", ""));
+                && joined.seatOf().is(joined.of())) {
+            problems.add(new FieldProblem("seatOf", joined.seatOf().text(), "NEEDED", "", ""));
         }
         if (fact instanceof Fact.SheetAdopted choice
                 && choice.adoption() == Fact.Adoption.DECLINED
@@ -347,7 +352,7 @@ public final class FactCheck {
         return text == null || text.isBlank();
     }
 
-    private void among(String field, String value, List<String> allowed) {
+    private void among(String field, Id value, List<? extends Id> allowed) {
         if (!allowed.contains(value)) {
             problems.add(FieldProblem.notAmong(field, value, allowed));
         }

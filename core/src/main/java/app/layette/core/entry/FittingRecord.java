@@ -10,7 +10,7 @@ import java.util.stream.Stream;
  * @param units the actual seats, each with the rider it is for and the id of its sheet
  * @param entries everything that was entered, in any order
  */
-public record FittingRecord(List<String> riders, List<Unit> units, List<Entry> entries) {
+public record FittingRecord(List<RiderId> riders, List<Unit> units, List<Entry> entries) {
     /**
      * An actual seat where it stands.
      *
@@ -19,10 +19,15 @@ public record FittingRecord(List<String> riders, List<Unit> units, List<Entry> e
      * @param sheet id of its seat sheet
      * @param seatOf the unit whose seat this is too, fixed in another car; null for a seat of its own
      */
-    public record Unit(String id, String rider, String sheet, String seatOf) {
+    public record Unit(UnitId id, RiderId rider, SheetId sheet, UnitId seatOf) {
         /** A seat of its own. */
-        public Unit(String id, String rider, String sheet) {
+        public Unit(UnitId id, RiderId rider, SheetId sheet) {
             this(id, rider, sheet, null);
+        }
+
+        /** The seat that a fitting begins with, for the child that it begins with. */
+        public static Unit first(SheetId sheet) {
+            return new Unit(UnitId.FIRST, RiderId.FIRST, sheet);
         }
 
         /** Whether it is the same seat as another unit's, in another car. */
@@ -36,7 +41,7 @@ public record FittingRecord(List<String> riders, List<Unit> units, List<Entry> e
         }
 
         /** What the actual seat is called: by the unit that brought it. */
-        public String seat() {
+        public UnitId seat() {
             return seatOf == null ? id : seatOf;
         }
     }

@@ -16,11 +16,11 @@ import java.util.stream.Collectors;
 public final class Neighbours {
     private final List<Unit> others;
     private final List<Unit> inOtherCars;
-    private final Map<String, Fact.Placed> places;
+    private final Map<UnitId, Fact.Placed> places;
     private final Map<String, Length> widths;
 
     private Neighbours(
-            List<Unit> others, List<Unit> inOtherCars, Map<String, Fact.Placed> places, Map<String, Length> widths) {
+            List<Unit> others, List<Unit> inOtherCars, Map<UnitId, Fact.Placed> places, Map<String, Length> widths) {
         this.others = others;
         this.inOtherCars = inOtherCars;
         this.places = places;
@@ -33,12 +33,12 @@ public final class Neighbours {
                 .collect(Collectors.partitioningBy(each -> each.isSameSeatAs(unit)));
         List<Unit> others = besides.get(false);
         List<Unit> inOtherCars = besides.get(true);
-        Map<String, Fact.Placed> places = new LinkedHashMap<>();
+        Map<UnitId, Fact.Placed> places = new LinkedHashMap<>();
         Map<String, Length> widths = new LinkedHashMap<>();
         if (others.isEmpty()) {
             return new Neighbours(others, inOtherCars, places, widths);
         }
-        Set<String> ids = others.stream().map(Unit::id).collect(Collectors.toSet());
+        Set<UnitId> ids = others.stream().map(Unit::id).collect(Collectors.toSet());
         for (Entry entry : effective) {
             if (entry.fact() instanceof Fact.Placed placed && ids.contains(placed.of())) {
                 places.put(placed.of(), placed);
@@ -94,7 +94,7 @@ public final class Neighbours {
                 .map(each -> new Standing(
                         places.get(each.id()).position(),
                         places.get(each.id()).method(),
-                        Optional.ofNullable(widths.get(each.sheet()))))
+                        Optional.ofNullable(widths.get(each.sheet().text()))))
                 .toList();
     }
 
@@ -106,13 +106,13 @@ public final class Neighbours {
     public record Standing(PositionId place, Method method, Optional<Length> width) {}
 
     /** Whether another unit is for this rider too: a child sits in one seat. */
-    public boolean isFor(String rider) {
+    public boolean isFor(RiderId rider) {
         return others.stream().anyMatch(each -> each.rider().equals(rider));
     }
 
     /** The seat sheets of the fitting: every other sheet that is adopted is a car's. */
-    Set<String> sheets(Unit own) {
-        Set<String> sheets = others.stream().map(Unit::sheet).collect(Collectors.toSet());
+    Set<SheetId> sheets(Unit own) {
+        Set<SheetId> sheets = others.stream().map(Unit::sheet).collect(Collectors.toSet());
         sheets.add(own.sheet());
         return sheets;
     }

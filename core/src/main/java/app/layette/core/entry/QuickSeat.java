@@ -24,7 +24,7 @@ import java.util.Map;
  */
 public final class QuickSeat {
     /** Id that a unit carries in place of a sheet's. */
-    public static final String SHEET = "quick-seat";
+    public static final SheetId SHEET = new SheetId("quick-seat");
 
     private QuickSeat() {}
 
@@ -33,7 +33,7 @@ public final class QuickSeat {
         Source source = new Source("manual", read.how().place(), read.on());
         Evidence<Indicator> indicator = asRead(indicator(seat), source);
         return SeatSheetParts.builder()
-                .sheet(new SheetVersion(SHEET, 1))
+                .sheet(new SheetVersion(SHEET.text(), 1))
                 .status(SheetStatus.CONFIRMED)
                 .kind(seat.sort() == null ? SeatKind.REAR_FACING_ONLY : seat.sort())
                 .identity(new SeatIdentity("", seat.name(), List.of(seat.model()), null, null))

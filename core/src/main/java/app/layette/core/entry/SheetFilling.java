@@ -12,6 +12,7 @@ import app.layette.core.seat.Harness;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.InsertPiece;
 import app.layette.core.seat.LockOff;
+import app.layette.core.seat.PieceId;
 import app.layette.core.seat.Recline;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.seat.ServiceLife;
@@ -231,7 +232,8 @@ final class SheetFilling {
                     read.get(),
                     said.says().equals(SheetValues.NONE)
                             ? List.of()
-                            : List.of(new InsertPiece("insert", "infant insert", Length.ZERO, List.of(band(said)))));
+                            : List.of(new InsertPiece(
+                                    new PieceId("insert"), "infant insert", Length.ZERO, List.of(band(said)))));
         }
         if (said.says().equals(SheetValues.NONE)) {
             return sheet;

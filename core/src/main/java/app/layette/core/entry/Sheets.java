@@ -21,7 +21,7 @@ public record Sheets(List<SeatSheet> seats, List<VehicleSheet> cars) {
         return cars.stream().filter(sheet -> sheet.sheet().equals(wanted)).findFirst();
     }
 
-    boolean isCar(String id) {
-        return cars.stream().anyMatch(sheet -> sheet.sheet().id().equals(id));
+    boolean isCar(SheetId id) {
+        return cars.stream().anyMatch(sheet -> SheetId.of(sheet.sheet()).equals(id));
     }
 }

@@ -144,12 +144,12 @@ public final class Situation implements PlaceNow {
      * @param today the day in the fitting point's zone
      * @throws UnusableEntriesException when the entries contradict each other or there is no such unit
      */
-    public static Situation of(Practice practice, Sheets sheets, FittingRecord record, String unit, LocalDate today) {
+    public static Situation of(Practice practice, Sheets sheets, FittingRecord record, UnitId unit, LocalDate today) {
         List<Unit> meant =
                 record.units().stream().filter(each -> each.id().equals(unit)).toList();
         if (meant.isEmpty()) {
             throw new UnusableEntriesException("The fitting has no unit " + unit + "; allowed "
-                    + record.units().stream().map(Unit::id).collect(Collectors.joining(", ")));
+                    + record.units().stream().map(each -> each.id().text()).collect(Collectors.joining(", ")));
         }
         if (meant.size() > 1) {
             // What was seen on the one would count for the other.
@@ -200,7 +200,7 @@ public final class Situation implements PlaceNow {
 
     @Override
     public Optional<Stamped<Child>> child() {
-        return facts.best(Fact.ChildDescribed.class, fact -> fact.of().equals(unit.rider()))
+        return facts.best(Fact.ChildDescribed.class, fact -> fact.of().is(unit.rider()))
                 .map(stamped -> stamped.with(stamped.value().child()));
     }
 
@@ -212,7 +212,7 @@ public final class Situation implements PlaceNow {
 
     @Override
     public Optional<Stamped<Mass>> weight() {
-        return facts.best(Fact.Weighed.class, fact -> fact.of().equals(unit.rider()))
+        return facts.best(Fact.Weighed.class, fact -> fact.of().is(unit.rider()))
                 .map(stamped -> stamped.with(stamped.value().mass()));
     }
 
@@ -334,7 +334,7 @@ public final class Situation implements PlaceNow {
         boolean withdrawsOne = entry.fact() instanceof Fact.Withdrawn
                 && all.stream()
                         .anyMatch(each -> each.id().equals(entry.corrects()) && each.fact() instanceof Fact.Weighed);
-        return entry.fact() instanceof Fact.Weighed weighed && weighed.of().equals(unit.rider()) || withdrawsOne;
+        return entry.fact() instanceof Fact.Weighed weighed && weighed.of().is(unit.rider()) || withdrawsOne;
     }
 
     /** Whether it is said which child and which seat this is about: of several none is taken for granted. */
@@ -361,7 +361,7 @@ public final class Situation implements PlaceNow {
     public Optional<Stamped<Fact.Expected>> expected() {
         return child().isPresent()
                 ? Optional.empty()
-                : newest(Fact.Expected.class, fact -> fact.of().equals(unit.rider()));
+                : newest(Fact.Expected.class, fact -> fact.of().is(unit.rider()));
     }
 
     /** Who signed that what stays in the car is in and tested, before the birth. */
@@ -392,7 +392,7 @@ public final class Situation implements PlaceNow {
      * taken without it. It is never stored.
      */
     public Situation asIfInSeat(SeatSheet other, List<Fact.InsertSet> insert) {
-        boolean same = other.sheet().id().equals(unit.sheet());
+        boolean same = SheetId.of(other.sheet()).equals(unit.sheet());
         List<Entry> kept = thought().withoutSeat(same, heights(), insert);
         return new Situation(this, kept, carInstead, Optional.of(other.asReliedOn()));
     }

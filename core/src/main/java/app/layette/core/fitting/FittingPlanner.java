@@ -10,6 +10,7 @@ import app.layette.core.entry.Method;
 import app.layette.core.entry.Sheets;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.finding.Finding;
 import app.layette.core.gate.ConclusionState;
@@ -64,7 +65,7 @@ public final class FittingPlanner {
      * @throws app.layette.core.entry.UnusableEntriesException when the entries contradict each other or there is no such
      *     unit
      */
-    public FittingPlan plan(Practice practice, Sheets sheets, FittingRecord record, String unit, LocalDate today) {
+    public FittingPlan plan(Practice practice, Sheets sheets, FittingRecord record, UnitId unit, LocalDate today) {
         return plan(practice, sheets, record, Situation.of(practice, sheets, record, unit, today));
     }
 
@@ -206,7 +207,7 @@ public final class FittingPlanner {
                 .map(Entry::fact)
                 .filter(SheetAdopted.class::isInstance)
                 .map(SheetAdopted.class::cast)
-                .map(each -> new SheetVersion(each.of(), each.version()))
+                .map(SheetAdopted::sheet)
                 .collect(Collectors.toSet());
         return new Sheets(
                 sheets.seats().stream()

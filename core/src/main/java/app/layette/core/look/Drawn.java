@@ -8,6 +8,7 @@ import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
 import app.layette.core.entry.TeachItem;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
 import app.layette.core.fitting.FittingPlan;
@@ -84,7 +85,7 @@ final class Drawn {
         return isSetting ? situation.newest(drawn.getClass()).map(Stamped::value) : Optional.empty();
     }
 
-    private String unit() {
+    private UnitId unit() {
         return situation.unit().id();
     }
 
@@ -113,7 +114,7 @@ final class Drawn {
         List<InsertPiece> pieces =
                 situation.seat().map(SeatSheet::insert).flatMap(Evidence::value).orElse(List.of());
         return pieces.stream()
-                .filter(piece -> piece.key().equals(ask.key()))
+                .filter(piece -> piece.key().text().equals(ask.key()))
                 .findFirst()
                 .flatMap(piece -> situation
                         .useOf(piece)
@@ -172,7 +173,7 @@ final class Drawn {
         return plan.recline()
                 .filter(advice -> !advice.byRoll())
                 .flatMap(advice -> advice.recommended())
-                .map(step -> new Answer(step, new Fact.DeviceSet(unit(), step)));
+                .map(step -> new Answer(step.text(), new Fact.DeviceSet(unit(), step)));
     }
 
     /** CAB-10: where more than a flat hand is asked, as much as is asked. */

@@ -121,8 +121,7 @@ public record CarriedOver(Fact fact, How how) {
                     .forEach(seen -> carried.add(new CarriedOver(withoutSwitch(seen.value()), from(seen.on()))));
         } else {
             earlier.car()
-                    .map(car ->
-                            new Fact.SheetAdopted(car.sheet().id(), car.sheet().version(), Fact.Adoption.ADOPTED, null))
+                    .map(car -> new Fact.SheetAdopted(car.sheet(), Fact.Adoption.ADOPTED, null))
                     .ifPresent(adopted -> carried.add(new CarriedOver(adopted, from(earlier.today()))));
         }
     }

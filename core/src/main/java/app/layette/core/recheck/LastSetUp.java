@@ -5,6 +5,7 @@ import app.layette.core.entry.Method;
 import app.layette.core.entry.QuickCar;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.Stamped;
+import app.layette.core.seat.SettingId;
 import app.layette.core.vehicle.PositionId;
 import java.time.LocalDate;
 import java.util.Optional;
@@ -19,7 +20,7 @@ import java.util.Optional;
  * @param goes how often a setting was set until it held; 0 where none was set
  * @param on the day on which it was handed over
  */
-public record LastSetUp(PositionId place, Method method, Optional<String> setting, int goes, LocalDate on) {
+public record LastSetUp(PositionId place, Method method, Optional<SettingId> setting, int goes, LocalDate on) {
     /**
      * Reads an earlier fitting.
      *

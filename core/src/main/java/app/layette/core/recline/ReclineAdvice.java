@@ -22,6 +22,7 @@ import app.layette.core.seat.Indicator.Band;
 import app.layette.core.seat.Indicator.Reading;
 import app.layette.core.seat.Recline;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.seat.SettingId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -54,10 +55,10 @@ public record ReclineAdvice(
         List<Setting> settings,
         Optional<Band> band,
         Basis basis,
-        Optional<String> settingNow,
+        Optional<SettingId> settingNow,
         boolean byRoll,
-        Optional<String> recommended,
-        Optional<String> offered,
+        Optional<SettingId> recommended,
+        Optional<SettingId> offered,
         Optional<PressPoint> press,
         int looks,
         boolean lookAgain,
@@ -119,7 +120,7 @@ public record ReclineAdvice(
      * @param shows what the indicator should show with the child in; empty when the zones are not in degrees
      */
     public record Setting(
-            String name,
+            SettingId name,
             Length lift,
             Angle slide,
             Angle recline,
@@ -174,7 +175,7 @@ public record ReclineAdvice(
     }
 
     /** The setting with this name. */
-    public Optional<Setting> setting(String name) {
+    public Optional<Setting> setting(SettingId name) {
         return settings.stream().filter(each -> each.name().equals(name)).findFirst();
     }
 
@@ -229,7 +230,8 @@ public record ReclineAdvice(
             }
             lifts.add(rollNow());
             return lifts.stream()
-                    .map(lift -> new Recline.Step(String.valueOf(lift), Length.ofMillimetres(lift), null))
+                    .map(lift ->
+                            new Recline.Step(new SettingId(String.valueOf(lift)), Length.ofMillimetres(lift), null))
                     .toList();
         }
 
@@ -237,9 +239,9 @@ public record ReclineAdvice(
             return Math.round(setUp.lift(Recline.Step.PLAIN, roll).millimetres());
         }
 
-        private Optional<String> nameNow() {
+        private Optional<SettingId> nameNow() {
             return setUp.isByRoll()
-                    ? Optional.of(String.valueOf(rollNow()))
+                    ? Optional.of(new SettingId(String.valueOf(rollNow())))
                     : ReclineSetUp.stepNow(situation).map(Recline.Step::name);
         }
 
@@ -334,7 +336,7 @@ public record ReclineAdvice(
 
         /** One more step after a pass, where it is at least as likely as not. */
         private Optional<Setting> offered(List<Setting> settings) {
-            Optional<String> now = nameNow().filter(name -> seen.passedNow());
+            Optional<SettingId> now = nameNow().filter(name -> seen.passedNow());
             int here = settings.stream().map(Setting::name).toList().indexOf(now.orElse(null));
             int next = here + 1;
             boolean worth = here >= 0
@@ -347,7 +349,7 @@ public record ReclineAdvice(
 
         /** Most reclined first; after a look one step the right way from where it stands. */
         private Optional<Setting> stepAndLook(List<Setting> settings) {
-            Optional<String> now = nameNow();
+            Optional<SettingId> now = nameNow();
             Optional<Reading> last =
                     situation.newest(LevelRead.class).map(read -> read.value().reading());
             if (settings.isEmpty()) {

@@ -3,6 +3,8 @@ package app.layette.core.ride;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.QuickSeat;
+import app.layette.core.entry.RiderId;
+import app.layette.core.entry.SheetId;
 import app.layette.core.entry.Sheets;
 import app.layette.core.entry.Situation;
 import app.layette.core.evidence.PermissionKey;
@@ -45,8 +47,6 @@ public record Ride(
         Optional<FittingPlan> earlier,
         Optional<Car> car,
         LocalDate today) {
-    private static final String RIDER = "rider";
-    private static final String UNIT = "unit";
     private static final String PAGE = "at hand";
     private static final PositionId ANY_PLACE = new PositionId(2, Side.RIGHT);
 
@@ -80,7 +80,7 @@ public record Ride(
 
     private boolean isSameSeat() {
         return earlier.map(plan -> plan.situation().unit().sheet())
-                .filter(seat.sheet().id()::equals)
+                .filter(SheetId.of(seat.sheet())::equals)
                 .isPresent();
     }
 
@@ -118,7 +118,7 @@ public record Ride(
 
     private Situation ofNobody() {
         FittingRecord nothing = new FittingRecord(
-                List.of(RIDER), List.of(new FittingRecord.Unit(UNIT, RIDER, QuickSeat.SHEET)), List.of());
+                List.of(RiderId.FIRST), List.of(FittingRecord.Unit.first(QuickSeat.SHEET)), List.of());
         return Situation.of(practice, new Sheets(List.of(seat), List.of()), nothing, today)
                 .asIfInSeat(seat, List.of());
     }

@@ -16,7 +16,7 @@ import java.util.OptionalLong;
  * @param bands what the sheet says at each weight or age
  */
 public record InsertPiece(
-        @Written(needed = true) String key,
+        @Written(needed = true) PieceId key,
         @Written(needed = true) String name,
         Length lift,
         @Written(needed = true) List<Band> bands) {

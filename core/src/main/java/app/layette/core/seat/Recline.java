@@ -92,22 +92,23 @@ public record Recline(
      * @param slide σ, the offset of a slide; {@code null} means none
      * @param leg q, length of the load leg; {@code null} for other devices
      */
-    public record Step(@Written(needed = true) String name, Length lift, Angle slide, Length leg) {
+    public record Step(@Written(needed = true) SettingId name, Length lift, Angle slide, Length leg) {
         /** Of a restraint without a device: it lifts nothing and moves nothing. */
-        public static final Step PLAIN = new Step("", Length.ZERO, Angle.ZERO);
+        public static final Step PLAIN = new Step(new SettingId(""), Length.ZERO, Angle.ZERO);
 
         public Step {
             lift = lift == null ? Length.ZERO : lift;
             slide = slide == null ? Angle.ZERO : slide;
         }
 
-        public Step(String name, Length lift, Angle slide) {
+        public Step(SettingId name, Length lift, Angle slide) {
             this(name, lift, slide, null);
         }
 
         private Step halfWayTo(Step next) {
             double half = (lift.millimetres() + next.lift.millimetres()) / 2;
-            return new Step((name.equals("0") ? "" : name) + "½", Length.ofMillimetres(half), slide);
+            return new Step(
+                    new SettingId((name.text().equals("0") ? "" : name) + "½"), Length.ofMillimetres(half), slide);
         }
     }
 

@@ -51,7 +51,7 @@ public final class InsertAsSheet implements Rule.OfRestraint {
         return pieces.stream()
                 .map(piece -> new Ask(
                         Kind.INSERT,
-                        piece.key(),
+                        piece.key().text(),
                         looks.situation().insert(piece).isPresent() && looks.isSettled(conclusion())))
                 .toList();
     }

@@ -9,8 +9,11 @@ import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.RiderId;
+import app.layette.core.entry.SheetId;
 import app.layette.core.entry.Sheets;
 import app.layette.core.entry.Situation;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.SheetStatus;
 import app.layette.core.finding.Weight;
 import app.layette.core.gate.ConclusionState;
@@ -48,8 +51,6 @@ import java.util.UUID;
  * order, and counts what of the seat's own papers would still be asked for.
  */
 public final class LeftUnsaid {
-    private static final String UNIT = "u1";
-    private static final String RIDER = "r1";
     private static final String OF_THE_SEAT = ":SEAT";
     private static final Author NOBODY = new Author("nobody", Author.Role.TECHNICIAN);
 
@@ -157,7 +158,7 @@ public final class LeftUnsaid {
         // An answer that holds by itself and one that a rule looks into lead to different pages: both are tried.
         for (boolean byItself : new boolean[] {false, true}) {
             List<Fact> facts = new ArrayList<>(child(child));
-            facts.add(new Fact.Placed(UNIT, place, method));
+            facts.add(new Fact.Placed(UnitId.FIRST, place, method));
             facts.addAll(inOrder(child, byItself));
             asked.addAll(asked(situation(car, facts), method));
         }
@@ -181,27 +182,28 @@ public final class LeftUnsaid {
 
     private List<Fact> child(StandardChild child) {
         return List.of(
-                new Fact.SheetAdopted(seat.sheet().id(), seat.sheet().version(), Fact.Adoption.ADOPTED, null),
-                new Fact.ChildDescribed(RIDER, today.minusDays(child.days()), child.gestationDays(), null, null),
-                new Fact.Weighed(RIDER, child.weight()),
-                new Fact.LengthMeasured(RIDER, Fact.Dimension.BODY, child.length(), null),
-                new Fact.LengthMeasured(RIDER, Fact.Dimension.CROWN, child.crown(), null),
-                new Fact.LengthMeasured(RIDER, Fact.Dimension.SHOULDER, child.shoulder(), null));
+                new Fact.SheetAdopted(seat.sheet(), Fact.Adoption.ADOPTED, null),
+                new Fact.ChildDescribed(
+                        RiderId.FIRST, today.minusDays(child.days()), child.gestationDays(), null, null),
+                new Fact.Weighed(RiderId.FIRST, child.weight()),
+                new Fact.LengthMeasured(RiderId.FIRST, Fact.Dimension.BODY, child.length(), null),
+                new Fact.LengthMeasured(RiderId.FIRST, Fact.Dimension.CROWN, child.crown(), null),
+                new Fact.LengthMeasured(RiderId.FIRST, Fact.Dimension.SHOULDER, child.shoulder(), null));
     }
 
     /** All that hands and eyes tell, as it should be. */
     private List<Fact> inOrder(StandardChild child, boolean byItself) {
         List<Fact> facts = new ArrayList<>();
         String model = seat.identity().modelNumbers().get(0);
-        facts.add(new Fact.LabelRead(UNIT, Fact.Part.CARRIER, model, null, null));
+        facts.add(new Fact.LabelRead(UnitId.FIRST, Fact.Part.CARRIER, model, null, null));
         String base = seat.bases().value().orElse(List.of()).stream()
                 .map(BaseFit::modelNumbers)
                 .flatMap(List::stream)
                 .findFirst()
                 .orElse("a base");
-        facts.add(new Fact.LabelRead(UNIT, Fact.Part.BASE, base, null, null));
+        facts.add(new Fact.LabelRead(UnitId.FIRST, Fact.Part.BASE, base, null, null));
         for (InsertPiece piece : seat.insert().value().orElse(List.of())) {
-            facts.add(new Fact.InsertSet(UNIT, piece.key(), false));
+            facts.add(new Fact.InsertSet(UnitId.FIRST, piece.key(), false));
         }
         List<Length> slots = seat.shell().slots().value().orElse(List.of());
         int slot = (int) Math.max(
@@ -209,17 +211,17 @@ public final class LeftUnsaid {
                 slots.stream()
                         .filter(each -> !each.isMoreThan(child.shoulder()))
                         .count());
-        facts.add(new Fact.SlotsSet(UNIT, slot, slot, slot, slot, null));
-        facts.add(new Fact.CrotchSet(UNIT, 1));
+        facts.add(new Fact.SlotsSet(UnitId.FIRST, slot, slot, slot, slot, null));
+        facts.add(new Fact.CrotchSet(UnitId.FIRST, 1));
         HandlePosition handle = seat.handle()
                 .value()
                 .filter(list -> !list.isEmpty())
                 .map(list -> list.get(0))
                 .orElse(HandlePosition.UP);
-        facts.add(new Fact.HandleSet(UNIT, handle));
-        facts.add(new Fact.LevelRead(UNIT, Fact.Stage.CHILD, Indicator.Reading.INSIDE));
+        facts.add(new Fact.HandleSet(UnitId.FIRST, handle));
+        facts.add(new Fact.LevelRead(UnitId.FIRST, Fact.Stage.CHILD, Indicator.Reading.INSIDE));
         for (Question question : Question.values()) {
-            facts.add(new Fact.Answered(UNIT, question, best(question, byItself), null));
+            facts.add(new Fact.Answered(UnitId.FIRST, question, best(question, byItself), null));
         }
         return facts;
     }
@@ -241,7 +243,7 @@ public final class LeftUnsaid {
     private Situation situation(VehicleSheet car, List<Fact> facts) {
         List<Entry> entries = new ArrayList<>();
         List<Fact> all = new ArrayList<>(facts);
-        all.add(1, new Fact.SheetAdopted(car.sheet().id(), car.sheet().version(), Fact.Adoption.ADOPTED, null));
+        all.add(1, new Fact.SheetAdopted(car.sheet(), Fact.Adoption.ADOPTED, null));
         for (Fact fact : all) {
             int seq = entries.size() + 1;
             entries.add(new Entry(
@@ -255,9 +257,7 @@ public final class LeftUnsaid {
                     fact));
         }
         FittingRecord record = new FittingRecord(
-                List.of(RIDER),
-                List.of(new FittingRecord.Unit(UNIT, RIDER, seat.sheet().id())),
-                entries);
+                List.of(RiderId.FIRST), List.of(FittingRecord.Unit.first(SheetId.of(seat.sheet()))), entries);
         return Situation.of(practice, new Sheets(List.of(seat), List.of(car)), record, today);
     }
 }

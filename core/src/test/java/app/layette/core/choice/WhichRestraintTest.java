@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
+import app.layette.core.entry.RiderId;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.SheetStatus;
@@ -17,6 +18,7 @@ import app.layette.core.measure.Mass;
 import app.layette.core.seat.CarBedParts;
 import app.layette.core.seat.HeadDirection;
 import app.layette.core.seat.InsertPiece;
+import app.layette.core.seat.PieceId;
 import app.layette.core.seat.SeatKind;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.seat.WeightBand;
@@ -75,7 +77,7 @@ class WhichRestraintTest {
     @Test
     void aFlatOrderLeavesOnlyTheCarBed() {
         fitting.add(new Fact.Ordered(
-                "r1", Fact.OrderKind.FLAT, "doctor", FittingBuilder.TODAY, FittingBuilder.TODAY.plusDays(30)));
+                RiderId.FIRST, Fact.OrderKind.FLAT, "doctor", FittingBuilder.TODAY, FittingBuilder.TODAY.plusDays(30)));
         List<SeatAnswer> answers = among(seat("one", builder -> {}), bed(), seat("two", builder -> {}));
         assertThat(answers.get(0).seat().kind()).isEqualTo(SeatKind.CAR_BED);
         assertThat(answers.get(0).answer()).isEqualTo(Permission.ALLOWED);
@@ -89,7 +91,8 @@ class WhichRestraintTest {
         fitting.without(fact -> fact instanceof Fact.LengthMeasured measured && measured.what() != Fact.Dimension.BODY);
         fitting.add(
                 new How(How.Kind.ESTIMATED, ""),
-                new Fact.LengthMeasured("r1", Fact.Dimension.SHOULDER, mm(210), Fact.InsertState.AS_IT_WILL_BE));
+                new Fact.LengthMeasured(
+                        RiderId.FIRST, Fact.Dimension.SHOULDER, mm(210), Fact.InsertState.AS_IT_WILL_BE));
         SeatAnswer answer = among(seat("one", builder -> {})).get(0);
         assertThat(answer.answer()).isEqualTo(Permission.NOT_KNOWN);
         assertThat(answer.findings())
@@ -114,7 +117,7 @@ class WhichRestraintTest {
         SeatSheet seat = seat("optional", builder -> {
             builder.slots = stated(List.of(mm(200)));
             builder.insert = stated(List.of(new InsertPiece(
-                    "o",
+                    new PieceId("o"),
                     "pillow",
                     mm(15),
                     List.of(new InsertPiece.Band(WeightBand.EVERY_WEIGHT, InsertPiece.Use.OPTIONAL)))));
@@ -150,7 +153,7 @@ class WhichRestraintTest {
     void aHeavierChildHasNoMoreRoomAndIsOutgrownNoLater() {
         SeatSheet seat = seat("one", builder -> {});
         SeatAnswer before = among(seat).get(0);
-        fitting.replace(fact -> fact instanceof Fact.Weighed, new Fact.Weighed("r1", Mass.ofKilograms(3.6)));
+        fitting.replace(fact -> fact instanceof Fact.Weighed, new Fact.Weighed(RiderId.FIRST, Mass.ofKilograms(3.6)));
         SeatAnswer after = among(seat).get(0);
         assertThat(after.rooms().weight().orElseThrow())
                 .isLessThan(before.rooms().weight().orElseThrow());

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.layette.core.coming.Coming.What;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.RiderId;
 import app.layette.core.fitting.DatedEvent;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.growth.Outlook;
@@ -65,7 +66,7 @@ class WhatComesNextTest {
     void aNewWeightReplansEveryDateThatRestsOnIt() {
         FittingBuilder fitting = FittingBuilder.ready();
         Map<What, Outlook> before = next(fitting);
-        Map<What, Outlook> after = next(fitting.add(new Fact.Weighed("r1", Mass.ofKilograms(3.4))));
+        Map<What, Outlook> after = next(fitting.add(new Fact.Weighed(RiderId.FIRST, Mass.ofKilograms(3.4))));
         Function<Map<What, Outlook>, LocalDate> out = each -> each.get(What.OUTGROWN_BY_WEIGHT)
                 .likely()
                 .orElse(each.get(What.OUTGROWN_BY_WEIGHT).horizon());
@@ -84,7 +85,7 @@ class WhatComesNextTest {
         FittingBuilder bare = FittingBuilder.ready()
                 .without(fact -> fact instanceof Fact.LengthMeasured height && height.what() == Fact.Dimension.SHOULDER)
                 .add(new Fact.LengthMeasured(
-                        "r1", Fact.Dimension.SHOULDER, Length.ofMillimetres(192), Fact.InsertState.BARE));
+                        RiderId.FIRST, Fact.Dimension.SHOULDER, Length.ofMillimetres(192), Fact.InsertState.BARE));
         assertThat(next(bare).get(What.NEXT_SLOT)).isEqualTo(next(measured).get(What.NEXT_SLOT));
     }
 

@@ -10,6 +10,7 @@ import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.fixture.SeatSheetBuilder;
 import app.layette.core.measure.Length;
 import app.layette.core.seat.Recline;
+import app.layette.core.seat.SettingId;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -74,7 +75,8 @@ class ViewsTest {
         for (double lift : new double[] {0, 30, 60}) {
             FittingBuilder fitting = FittingBuilder.ready();
             fitting.seat.device = SeatSheetBuilder.stated(new Recline.Device(
-                    Recline.DeviceKind.FOOT, List.of(new Recline.Step("3", SeatSheetBuilder.mm(lift), null))));
+                    Recline.DeviceKind.FOOT,
+                    List.of(new Recline.Step(new SettingId("3"), SeatSheetBuilder.mm(lift), null))));
             List<Shape> shapes = flat(SideView.of(fitting.plan().situation()).shapes());
             double lean = Math.tan(Math.toRadians(22));
             assertThat(shapes.stream()
@@ -90,7 +92,7 @@ class ViewsTest {
         double expected = fitting.plan()
                 .recline()
                 .orElseThrow()
-                .setting("3")
+                .setting(new SettingId("3"))
                 .orElseThrow()
                 .recline()
                 .degrees();

@@ -19,7 +19,7 @@ class AfterTheEndTest {
     private static final Mass CORRECTED = Mass.ofKilograms(3.3);
 
     private final FittingBuilder fitting =
-            FittingBuilder.ready().add(new Fact.Ended("u1", Fact.Ending.HANDED_OVER, null, null, null));
+            FittingBuilder.ready().add(new Fact.Ended(UnitId.FIRST, Fact.Ending.HANDED_OVER, null, null, null));
 
     private Entry correct(Author by, Entry corrected, Fact fact) {
         int seq = fitting.lastSeq() + 1;
@@ -41,13 +41,14 @@ class AfterTheEndTest {
     }
 
     private void sign(Author by, Entry correction, boolean taken) {
-        fitting.add(How.MEASURED, by, fitting.lastSeq(), new Fact.CorrectionSigned("u1", correction.id(), taken));
+        fitting.add(
+                How.MEASURED, by, fitting.lastSeq(), new Fact.CorrectionSigned(UnitId.FIRST, correction.id(), taken));
     }
 
     @ParameterizedTest
     @CsvSource({"TRAINEE, true", "TECHNICIAN, false", "LEAD, false"})
     void aTraineesCorrectionWaitsAndNobodyElses(Author.Role role, boolean waits) {
-        Entry correction = correct(new Author("x", role), weighed(), new Fact.Weighed("r1", CORRECTED));
+        Entry correction = correct(new Author("x", role), weighed(), new Fact.Weighed(RiderId.FIRST, CORRECTED));
         assertThat(weight()).isEqualTo(waits ? WAS : CORRECTED);
         assertThat(AfterTheEnd.in(fitting.entries()).waits(correction.id())).isEqualTo(waits);
         assertThat(fitting.plan().dates().stream().anyMatch(date -> date.kind() == DueKind.CORRECTION_WAITS))
@@ -58,7 +59,7 @@ class AfterTheEndTest {
     @ParameterizedTest
     @CsvSource({"TECHNICIAN, true, true", "LEAD, true, true", "TECHNICIAN, false, false", "TRAINEE, true, false"})
     void itCountsOnceATechnicianSignedForIt(Author.Role role, boolean taken, boolean counts) {
-        Entry correction = correct(FittingBuilder.TRAINEE, weighed(), new Fact.Weighed("r1", CORRECTED));
+        Entry correction = correct(FittingBuilder.TRAINEE, weighed(), new Fact.Weighed(RiderId.FIRST, CORRECTED));
         sign(new Author("y", role), correction, taken);
         assertThat(weight()).isEqualTo(counts ? CORRECTED : WAS);
         AfterTheEnd after = AfterTheEnd.in(fitting.entries());
@@ -70,7 +71,7 @@ class AfterTheEndTest {
 
     @Test
     void theFirstSignatureDecides() {
-        Entry correction = correct(FittingBuilder.TRAINEE, weighed(), new Fact.Weighed("r1", CORRECTED));
+        Entry correction = correct(FittingBuilder.TRAINEE, weighed(), new Fact.Weighed(RiderId.FIRST, CORRECTED));
         sign(FittingBuilder.TECHNICIAN, correction, false);
         sign(FittingBuilder.LEAD, correction, true);
         assertThat(weight()).isEqualTo(WAS);
@@ -78,7 +79,7 @@ class AfterTheEndTest {
 
     @Test
     void aWithdrawalWaitsToo() {
-        Entry withdrawal = correct(FittingBuilder.TRAINEE, weighed(), new Fact.Withdrawn("r1"));
+        Entry withdrawal = correct(FittingBuilder.TRAINEE, weighed(), new Fact.Withdrawn(RiderId.FIRST));
         assertThat(weight()).isEqualTo(WAS);
         sign(FittingBuilder.TECHNICIAN, withdrawal, true);
         assertThat(fitting.plan().situation().weight()).isEmpty();
@@ -86,10 +87,10 @@ class AfterTheEndTest {
 
     @Test
     void whatWasCorrectedMeanwhileCanOnlyBeDeclined() {
-        Entry first = correct(FittingBuilder.TRAINEE, weighed(), new Fact.Withdrawn("r1"));
-        Entry second = correct(FittingBuilder.TRAINEE, weighed(), new Fact.Weighed("r1", CORRECTED));
+        Entry first = correct(FittingBuilder.TRAINEE, weighed(), new Fact.Withdrawn(RiderId.FIRST));
+        Entry second = correct(FittingBuilder.TRAINEE, weighed(), new Fact.Weighed(RiderId.FIRST, CORRECTED));
         assertThat(AfterTheEnd.in(fitting.entries()).isOvertaken(first.id())).isFalse();
-        correct(FittingBuilder.TECHNICIAN, weighed(), new Fact.Weighed("r1", Mass.ofKilograms(3.1)));
+        correct(FittingBuilder.TECHNICIAN, weighed(), new Fact.Weighed(RiderId.FIRST, Mass.ofKilograms(3.1)));
         AfterTheEnd after = AfterTheEnd.in(fitting.entries());
         assertThat(List.of(after.isOvertaken(first.id()), after.isOvertaken(second.id())))
                 .containsOnly(true);
@@ -112,7 +113,7 @@ class AfterTheEndTest {
                         FittingBuilder.TRAINEE,
                         How.MEASURED,
                         weighed.id(),
-                        new Fact.Weighed("r1", CORRECTED)));
+                        new Fact.Weighed(RiderId.FIRST, CORRECTED)));
         assertThat(open.plan().situation().weight().orElseThrow().value()).isEqualTo(CORRECTED);
         assertThat(open.state(Conclusion.SIGNED_FOR).state()).isEqualTo(ConclusionState.State.OPEN);
     }

@@ -161,7 +161,8 @@ class FactFieldsTest {
         for (Fact.Dimension what : Fact.Dimension.values()) {
             assertThat(length.lengths(Optional.of(what))).isEqualTo(FactCheck.rangeOf(what));
             Length over = Length.ofMillimetres(FactCheck.rangeOf(what).max().millimetres() + 1);
-            assertThat(wrong(new Fact.LengthMeasured("r1", what, over, null))).containsExactly("length");
+            assertThat(wrong(new Fact.LengthMeasured(RiderId.FIRST, what, over, null)))
+                    .containsExactly("length");
         }
         assertThat(FactFields.of(Fact.LayerSeen.class, "loose").orElseThrow().decidedBy())
                 .isEmpty();
@@ -170,8 +171,8 @@ class FactFieldsTest {
     /** What an entry of today has to keep is not held against a document of long ago. */
     @Test
     void usualMassesAndDaysAroundTodayAreAskedOfNewEntriesAlone() {
-        Fact heavy = new Fact.Weighed("r1", Mass.ofKilograms(45));
-        Fact old = new Fact.CrashedSince("u1", TODAY.minusYears(9));
+        Fact heavy = new Fact.Weighed(RiderId.FIRST, Mass.ofKilograms(45));
+        Fact old = new Fact.CrashedSince(UnitId.FIRST, TODAY.minusYears(9));
         Situation situation = FittingBuilder.ready().plan().situation();
         for (Fact each : List.of(heavy, old)) {
             assertThat(FactCheck.impossible(each, TODAY)).isEmpty();
@@ -181,7 +182,7 @@ class FactFieldsTest {
 
     @Test
     void anEntryIsMadeAndReadThroughItsFields() {
-        Fact photo = new Fact.PhotoTaken("u1", UUID.randomUUID(), "label", "ab");
+        Fact photo = new Fact.PhotoTaken(UnitId.FIRST, UUID.randomUUID(), "label", "ab");
         List<Object> values = FactFields.of(Fact.PhotoTaken.class).stream()
                 .map(each -> each.in(photo))
                 .toList();

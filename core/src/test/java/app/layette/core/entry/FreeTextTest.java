@@ -48,9 +48,9 @@ class FreeTextTest {
 
     @Test
     void whatIsWrittenIsFoundByItsField() {
-        assertThat(FreeText.of(new Fact.Ended("u1", Fact.Ending.NOT_FITTED, "said", " ", "told")))
+        assertThat(FreeText.of(new Fact.Ended(UnitId.FIRST, Fact.Ending.NOT_FITTED, "said", " ", "told")))
                 .containsExactly(java.util.Map.entry("said", "said"), java.util.Map.entry("told", "told"));
-        assertThat(FreeText.of(new Fact.Countersigned("u1"))).isEmpty();
+        assertThat(FreeText.of(new Fact.Countersigned(UnitId.FIRST))).isEmpty();
         assertThat(Arrays.asList(Fact.class.getPermittedSubclasses()))
                 .as("free words are where somebody can write")
                 .contains(Fact.Noted.class, Fact.Ordered.class);

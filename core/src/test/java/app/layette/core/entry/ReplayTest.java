@@ -3,6 +3,7 @@ package app.layette.core.entry;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.layette.core.evidence.SheetVersion;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.measure.Mass;
@@ -20,24 +21,24 @@ class ReplayTest {
     @Test
     void aMeasuredValueIsNotReplacedByHearsayAndIsByANewerMeasure() {
         FittingBuilder fitting = FittingBuilder.ready();
-        fitting.add(How.TOLD, new Fact.Weighed("r1", Mass.ofKilograms(4)));
+        fitting.add(How.TOLD, new Fact.Weighed(RiderId.FIRST, Mass.ofKilograms(4)));
         assertThat(fitting.plan().situation().weight().orElseThrow().value()).isEqualTo(Mass.ofKilograms(2.95));
-        fitting.add(new Fact.Weighed("r1", Mass.ofKilograms(3.1)));
+        fitting.add(new Fact.Weighed(RiderId.FIRST, Mass.ofKilograms(3.1)));
         assertThat(fitting.plan().situation().weight().orElseThrow().value()).isEqualTo(Mass.ofKilograms(3.1));
     }
 
     @Test
     void anEstimateReplacesNothing() {
         FittingBuilder fitting = FittingBuilder.ready();
-        fitting.add(new How(How.Kind.ESTIMATED, ""), new Fact.Weighed("r1", Mass.ofKilograms(5)));
+        fitting.add(new How(How.Kind.ESTIMATED, ""), new Fact.Weighed(RiderId.FIRST, Mass.ofKilograms(5)));
         assertThat(fitting.plan().situation().weight().orElseThrow().value()).isEqualTo(Mass.ofKilograms(2.95));
     }
 
     @Test
     void settingTheSameAgainIsALookAndNoChange() {
-        FittingBuilder fitting = FittingBuilder.ready().add(new Fact.HandleSet("u1", HandlePosition.UP));
+        FittingBuilder fitting = FittingBuilder.ready().add(new Fact.HandleSet(UnitId.FIRST, HandlePosition.UP));
         assertThat(fitting.plan().gate().isOpen()).isTrue();
-        assertThat(fitting.add(new Fact.HandleSet("u1", HandlePosition.TOWARDS_HEAD_END))
+        assertThat(fitting.add(new Fact.HandleSet(UnitId.FIRST, HandlePosition.TOWARDS_HEAD_END))
                         .plan()
                         .gate()
                         .isOpen())
@@ -59,7 +60,7 @@ class ReplayTest {
                             last.by(),
                             How.MEASURED,
                             corrected,
-                            new Fact.Weighed("r1", Mass.ofKilograms(3))));
+                            new Fact.Weighed(RiderId.FIRST, Mass.ofKilograms(3))));
             assertThatThrownBy(spoiled::plan).isInstanceOf(UnusableEntriesException.class);
         }
     }
@@ -88,11 +89,11 @@ class ReplayTest {
 
     static Stream<Fact> whatStays() {
         return Stream.of(
-                new Fact.Ended("u1", Fact.Ending.HANDED_OVER, null, null, null),
-                new Fact.Countersigned("u1"),
-                new Fact.Noted("u1", null, "said so"),
-                new Fact.SheetAdopted("test-seat", 1, Fact.Adoption.ADOPTED, null),
-                new Fact.BoxChosen("u1", Fact.TimeBox.BEDSIDE));
+                new Fact.Ended(UnitId.FIRST, Fact.Ending.HANDED_OVER, null, null, null),
+                new Fact.Countersigned(UnitId.FIRST),
+                new Fact.Noted(UnitId.FIRST, null, "said so"),
+                new Fact.SheetAdopted(new SheetVersion("test-seat", 1), Fact.Adoption.ADOPTED, null),
+                new Fact.BoxChosen(UnitId.FIRST, Fact.TimeBox.BEDSIDE));
     }
 
     @Test
@@ -121,7 +122,7 @@ class ReplayTest {
                         FittingBuilder.TECHNICIAN,
                         entry.how(),
                         entry.id(),
-                        new Fact.Withdrawn("u1")));
+                        new Fact.Withdrawn(UnitId.FIRST)));
     }
 
     @Test
@@ -144,36 +145,39 @@ class ReplayTest {
     @Test
     void factsAreCheckedFieldByField() {
         Situation situation = FittingBuilder.ready().plan().situation();
-        assertThat(FactCheck.problems(new Fact.Weighed("r1", Mass.ofKilograms(45)), situation))
+        assertThat(FactCheck.problems(new Fact.Weighed(RiderId.FIRST, Mass.ofKilograms(45)), situation))
                 .singleElement()
                 .satisfies(problem -> {
                     assertThat(problem.field()).isEqualTo("mass");
                     assertThat(problem.value()).isEqualTo("45 kg");
                     assertThat(problem.highest()).startsWith("30 kg");
                 });
-        assertThat(FactCheck.problems(new Fact.SlotsSet("u1", 1, 4, 0, 3, null), situation))
+        assertThat(FactCheck.problems(new Fact.SlotsSet(UnitId.FIRST, 1, 4, 0, 3, null), situation))
                 .extracting(FieldProblem::field)
                 .containsExactly("rightShell", "leftPad");
         assertThat(FactCheck.problems(
-                        new Fact.ChildDescribed("r1", FittingBuilder.TODAY.plusDays(1), 100, null, Mass.ofKilograms(9)),
+                        new Fact.ChildDescribed(
+                                RiderId.FIRST, FittingBuilder.TODAY.plusDays(1), 100, null, Mass.ofKilograms(9)),
                         situation))
                 .extracting(FieldProblem::field)
                 .containsExactly("born", "gestationDays", "birthWeight");
-        assertThat(FactCheck.problems(new Fact.SheetAdopted("test-seat", 2, Fact.Adoption.DECLINED, " "), situation))
+        assertThat(FactCheck.problems(
+                        new Fact.SheetAdopted(new SheetVersion("test-seat", 2), Fact.Adoption.DECLINED, " "),
+                        situation))
                 .extracting(FieldProblem::field)
                 .containsExactly("reason");
         for (String initials : new String[] {null, " ", "a whole name"}) {
-            assertThat(FactCheck.problems(new Fact.CaregiverSigned("u1", initials), situation))
+            assertThat(FactCheck.problems(new Fact.CaregiverSigned(UnitId.FIRST, initials), situation))
                     .extracting(FieldProblem::field)
                     .containsExactly("initials");
         }
-        assertThat(FactCheck.problems(new Fact.CaregiverSigned("u1", "O.B."), situation))
+        assertThat(FactCheck.problems(new Fact.CaregiverSigned(UnitId.FIRST, "O.B."), situation))
                 .isEmpty();
-        assertThat(FactCheck.problems(new Fact.Answered("u1", Question.SNUG, "ROUGHLY"), situation))
+        assertThat(FactCheck.problems(new Fact.Answered(UnitId.FIRST, Question.SNUG, "ROUGHLY"), situation))
                 .extracting(FieldProblem::reason)
                 .containsExactly("NOT_AMONG");
         assertThat(FactCheck.problems(
-                        new Fact.Taught("u1", TeachItem.CLIP, Fact.TeachOutcome.DECLINED, " "), situation))
+                        new Fact.Taught(UnitId.FIRST, TeachItem.CLIP, Fact.TeachOutcome.DECLINED, " "), situation))
                 .extracting(FieldProblem::field)
                 .containsExactly("reason");
     }

@@ -36,7 +36,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class WalkInTest {
     private static QuickSeatRead seat(Integer slots, Indicator.Pass pass, Mass from, Mass to, RoutingsShown routings) {
         return FactQuickSeatReadParts.builder()
-                .of("u1")
+                .of(UnitId.FIRST)
                 .name("Found seat")
                 .model("M-1")
                 .weightMin(Mass.ofKilograms(1.8))
@@ -67,8 +67,8 @@ class WalkInTest {
     })
     void countedSlotsAreComparedByEye(int counted, int shoulderAt, int threaded, State expected) {
         FittingBuilder fitting = withSeat(seat(counted == 0 ? null : counted, null, null, null, null));
-        fitting.add(new Fact.ShoulderSeen("r1", shoulderAt));
-        fitting.add(new Fact.SlotsSet("u1", threaded, threaded, threaded, threaded, ""));
+        fitting.add(new Fact.ShoulderSeen(RiderId.FIRST, shoulderAt));
+        fitting.add(new Fact.SlotsSet(UnitId.FIRST, threaded, threaded, threaded, threaded, ""));
         boolean passes = fitting.state(Conclusion.SLOT).state() == State.PASSED;
         // The loops of this seat were not read, which alone keeps the slots from passing.
         assertThat(passes).isFalse();
@@ -152,7 +152,7 @@ class WalkInTest {
         FittingBuilder fitting = FittingBuilder.ready();
         PositionId place = new PositionId(2, Side.RIGHT);
         fitting.add(FactQuickCarSeenParts.builder()
-                .of("u1")
+                .of(UnitId.FIRST)
                 .name("Found car")
                 .position(place)
                 .facing(Facing.FORWARD)
@@ -164,7 +164,7 @@ class WalkInTest {
                 .belt(belt)
                 .beltKind(Belt.Kind.LAP_SHOULDER)
                 .build());
-        fitting.add(new Fact.Placed("u1", place, Method.BASE_BELT));
+        fitting.add(new Fact.Placed(UnitId.FIRST, place, Method.BASE_BELT));
         assertThat(fitting.state(Conclusion.BELT_LOCKS).state()).isEqualTo(locks);
         assertThat(fitting.state(Conclusion.INFLATABLE_BELT).state()).isEqualTo(inflatable);
     }
@@ -172,7 +172,7 @@ class WalkInTest {
     @ParameterizedTest
     @CsvSource({"HEAD_ROOM, true", "GAP, true", "ANCHOR_LIMIT, true", "WEIGHT_MIN, false", "CARRIER_MASS, false"})
     void aSilentPageIsAnAnswerWhereSomethingElseDecides(Fact.Quantity quantity, boolean taken) {
-        Fact page = new Fact.QuantityRead("u1", quantity, Speaker.SEAT, null, null);
+        Fact page = new Fact.QuantityRead(UnitId.FIRST, quantity, Speaker.SEAT, null, null);
         Situation situation = FittingBuilder.ready().plan().situation();
         assertThat(FactCheck.problems(page, situation).isEmpty()).isEqualTo(taken);
     }
@@ -188,7 +188,7 @@ class WalkInTest {
         "LIFE, , 7, ''"
     })
     void aValueIsTakenAsItIsPrintedAndNoOther(SheetValue value, String place, String says, String wrong) {
-        Fact read = new Fact.SheetValueRead("u1", value, place == null ? null : PositionId.parse(place), says);
+        Fact read = new Fact.SheetValueRead(UnitId.FIRST, value, place == null ? null : PositionId.parse(place), says);
         assertThat(FactCheck.problems(read, FittingBuilder.ready().plan().situation()))
                 .extracting(FieldProblem::field)
                 .isEqualTo(wrong.isEmpty() ? List.of() : List.of(wrong));
@@ -199,7 +199,7 @@ class WalkInTest {
     @CsvSource({"ACTIVE, ACTIVE", "NONE, NONE"})
     void whatWasSeenOfTheCarBindsAndNeverLoosens(Airbag seen, Airbag counts) {
         FittingBuilder fitting = FittingBuilder.ready();
-        fitting.add(new Fact.SheetValueRead("u1", SheetValue.AIRBAG, fitting.car.place, seen.name()));
+        fitting.add(new Fact.SheetValueRead(UnitId.FIRST, SheetValue.AIRBAG, fitting.car.place, seen.name()));
         Situation situation = fitting.plan().situation();
         assertThat(situation.position().orElseThrow().airbag().value()).contains(counts);
     }
@@ -207,10 +207,10 @@ class WalkInTest {
     @Test
     void whatWasOnlyToldOfACarOrReadWithoutAPageFillsNothing() {
         FittingBuilder fitting = withSeat(seat(4, null, null, null, null));
-        fitting.add(new Fact.SheetValueRead("u1", SheetValue.LEG, null, "NO_LEG"));
+        fitting.add(new Fact.SheetValueRead(UnitId.FIRST, SheetValue.LEG, null, "NO_LEG"));
         assertThat(fitting.plan().situation().seat().orElseThrow().leg().isLooked())
                 .isFalse();
-        fitting.page("9", new Fact.SheetValueRead("u1", SheetValue.LEG, null, "NO_LEG"));
+        fitting.page("9", new Fact.SheetValueRead(UnitId.FIRST, SheetValue.LEG, null, "NO_LEG"));
         assertThat(fitting.plan().situation().seat().orElseThrow().leg().isLooked())
                 .isTrue();
     }
@@ -220,12 +220,12 @@ class WalkInTest {
     @CsvSource({"NOTHING, true", "SOMETHING, false", ", false"})
     void whatIsCarriedCountsOnlyWhereNothingWasDoneSince(String since, boolean counts) {
         FittingBuilder fitting = FittingBuilder.ready().without(Question.PARTS);
-        fitting.add(new Fact.CameBack("u1", new UUID(1, 1), FittingBuilder.TODAY.minusDays(20), "M-1", null));
+        fitting.add(new Fact.CameBack(UnitId.FIRST, new UUID(1, 1), FittingBuilder.TODAY.minusDays(20), "M-1", null));
         fitting.add(
                 new How(
                         How.Kind.CARRIED_FROM,
                         FittingBuilder.TODAY.minusDays(20).toString()),
-                new Fact.Answered("u1", Question.PARTS, "COMPLETE"));
+                new Fact.Answered(UnitId.FIRST, Question.PARTS, "COMPLETE"));
         if (since != null) {
             fitting.answer(Question.SINCE, since);
         }
@@ -234,7 +234,7 @@ class WalkInTest {
     }
 
     private static Fact value(SheetValue value, String says) {
-        return new Fact.SheetValueRead("u1", value, null, says);
+        return new Fact.SheetValueRead(UnitId.FIRST, value, null, says);
     }
 
     private static boolean isLooked(FittingBuilder fitting) {
@@ -255,7 +255,7 @@ class WalkInTest {
         FittingBuilder fitting =
                 withSeat(seat(4, null, null, null, null)).page("9", value(SheetValue.BASE_LISTED, "YES"));
         assertThat(fitting.state(Conclusion.named("BASE_FITS_CARRIER")).state()).isEqualTo(State.PASSED);
-        fitting.correct(new Fact.LabelRead("u1", Fact.Part.BASE, "B-2", PartialDate.parse("2022-05"), null));
+        fitting.correct(new Fact.LabelRead(UnitId.FIRST, Fact.Part.BASE, "B-2", PartialDate.parse("2022-05"), null));
         assertThat(fitting.state(Conclusion.named("BASE_FITS_CARRIER")).state()).isNotEqualTo(State.PASSED);
     }
 
@@ -263,11 +263,11 @@ class WalkInTest {
     void aLoopThatWasReadForOneSlotIsForThatSlotAlone() {
         FittingBuilder fitting =
                 withSeat(seat(4, null, null, null, null)).without(Fact.LengthMeasured.class::isInstance);
-        fitting.add(new Fact.ShoulderSeen("r1", 1));
-        fitting.add(new Fact.SlotsSet("u1", 1, 1, 1, 1, "short")).page("9", value(SheetValue.LOOPS, "SHORT"));
+        fitting.add(new Fact.ShoulderSeen(RiderId.FIRST, 1));
+        fitting.add(new Fact.SlotsSet(UnitId.FIRST, 1, 1, 1, 1, "short")).page("9", value(SheetValue.LOOPS, "SHORT"));
         assertThat(fitting.state(Conclusion.SLOT).state()).isEqualTo(State.PASSED);
-        fitting.add(new Fact.ShoulderSeen("r1", 2));
-        fitting.add(new Fact.SlotsSet("u1", 2, 2, 2, 2, "short"));
+        fitting.add(new Fact.ShoulderSeen(RiderId.FIRST, 2));
+        fitting.add(new Fact.SlotsSet(UnitId.FIRST, 2, 2, 2, 2, "short"));
         assertThat(fitting.state(Conclusion.SLOT).state()).isEqualTo(State.NOT_KNOWN);
     }
 
@@ -275,7 +275,7 @@ class WalkInTest {
     void whatCameWithNothingSinceGoesWithSomethingSince() {
         UUID since = new UUID(5, 5);
         FittingBuilder fitting = withSeat(seat(4, null, null, null, null));
-        fitting.add(new Fact.CameBack("u1", new UUID(1, 1), FittingBuilder.TODAY.minusDays(20), "M-1", null));
+        fitting.add(new Fact.CameBack(UnitId.FIRST, new UUID(1, 1), FittingBuilder.TODAY.minusDays(20), "M-1", null));
         fitting.answer(Question.SINCE, "NOTHING").lookOfLast(since);
         fitting.page("9", value(SheetValue.LEG, "NO_LEG")).lookOfLast(since);
         assertThat(isLooked(fitting)).isTrue();

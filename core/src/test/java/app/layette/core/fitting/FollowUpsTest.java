@@ -7,6 +7,7 @@ import app.layette.core.coming.DueKind;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Ending;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.UnitId;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.ride.EarlierClearing;
@@ -27,7 +28,7 @@ class FollowUpsTest {
     private static final LocalDate TODAY = FittingBuilder.TODAY;
 
     private static FittingBuilder ended(Ending ending) {
-        return FittingBuilder.ready().add(new Fact.Ended("u1", ending, "said", "offered", "told"));
+        return FittingBuilder.ready().add(new Fact.Ended(UnitId.FIRST, ending, "said", "offered", "told"));
     }
 
     private static Optional<DatedEvent> event(FittingBuilder fitting, DueKind kind) {
@@ -57,14 +58,14 @@ class FollowUpsTest {
     void aCardThatWasSentDoesNotComeDue(String answer, boolean due) {
         FittingBuilder fitting = FittingBuilder.ready()
                 .answer(Question.REGISTRATION, answer)
-                .add(new Fact.Ended("u1", Ending.HANDED_OVER, null, null, null));
+                .add(new Fact.Ended(UnitId.FIRST, Ending.HANDED_OVER, null, null, null));
         assertThat(event(fitting, DueKind.REGISTRATION_CARD).isPresent()).isEqualTo(due);
     }
 
     /** CND-3: a crash after the end is a call, and puts an end to everything else that would come due. */
     @Test
     void aCrashSinceIsTheOnlyThingThatIsDue() {
-        FittingBuilder fitting = ended(Ending.HANDED_OVER).add(new Fact.CrashedSince("u1", TODAY));
+        FittingBuilder fitting = ended(Ending.HANDED_OVER).add(new Fact.CrashedSince(UnitId.FIRST, TODAY));
         assertThat(fitting.plan().dates()).containsExactly(DatedEvent.once(DueKind.CRASHED_SINCE, TODAY));
         assertThat(fitting.plan().state()).isEqualTo(FittingState.HANDED_OVER);
         assertThat(EarlierClearing.in(fitting.plan()).orElseThrow().failed())

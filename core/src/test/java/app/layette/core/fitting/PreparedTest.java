@@ -10,6 +10,8 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.RiderId;
+import app.layette.core.entry.UnitId;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.gate.Required;
@@ -33,13 +35,13 @@ class PreparedTest {
 
     private static FittingBuilder expecting(Method method) {
         FittingBuilder fitting = FittingBuilder.ready(method).without(Fact.ChildDescribed.class::isInstance);
-        fitting.add(How.TOLD, new Fact.Expected("r1", DUE));
-        fitting.add(new Fact.LevelRead("u1", Fact.Stage.TIGHT, Indicator.Reading.INSIDE));
+        fitting.add(How.TOLD, new Fact.Expected(RiderId.FIRST, DUE));
+        fitting.add(new Fact.LevelRead(UnitId.FIRST, Fact.Stage.TIGHT, Indicator.Reading.INSIDE));
         return fitting;
     }
 
     private static FittingBuilder prepared() {
-        return expecting(Method.BASE_FLEXIBLE_ANCHORS).add(new Fact.Prepared("u1"));
+        return expecting(Method.BASE_FLEXIBLE_ANCHORS).add(new Fact.Prepared(UnitId.FIRST));
     }
 
     @ParameterizedTest
@@ -48,7 +50,7 @@ class PreparedTest {
         FittingPlan plan = expecting(method).plan();
         assertThat(plan.mayHandOver()).isFalse();
         assertThat(plan.mayBePrepared()).as(plan.gate().blocking().toString()).isEqualTo(method.staysInTheCar());
-        assertThat(expecting(method).add(new Fact.Prepared("u1")).plan().state())
+        assertThat(expecting(method).add(new Fact.Prepared(UnitId.FIRST)).plan().state())
                 .isEqualTo(method.staysInTheCar() ? FittingState.PREPARED : FittingState.OPEN);
     }
 
@@ -79,7 +81,7 @@ class PreparedTest {
                 .isFalse();
         assertThat(FittingBuilder.ready()
                         .without(Fact.ChildDescribed.class::isInstance)
-                        .add(How.TOLD, new Fact.Expected("r1", DUE))
+                        .add(How.TOLD, new Fact.Expected(RiderId.FIRST, DUE))
                         .plan()
                         .mayBePrepared())
                 .as("nobody looked at the level without a child")
@@ -102,9 +104,9 @@ class PreparedTest {
             fitting.seat.indicator = null;
         }
         if (ground.equals("LEAN")) {
-            fitting.add(new Fact.LeanMeasured("u1", Angle.ofDegrees(6)));
+            fitting.add(new Fact.LeanMeasured(UnitId.FIRST, Angle.ofDegrees(6)));
         }
-        fitting.add(new Fact.LevelRead("u1", Fact.Stage.TIGHT, reading));
+        fitting.add(new Fact.LevelRead(UnitId.FIRST, Fact.Stage.TIGHT, reading));
         FittingPlan plan = fitting.plan();
         assertThat(plan.gate().state(Conclusion.LEVEL_TIGHT).orElseThrow().state())
                 .isEqualTo(state);
@@ -127,7 +129,11 @@ class PreparedTest {
     @Test
     void aTraineesSignatureIsNone() {
         FittingBuilder fitting = expecting(Method.BASE_FLEXIBLE_ANCHORS);
-        fitting.add(How.MEASURED, new Author("pim", Author.Role.TRAINEE), fitting.lastSeq(), new Fact.Prepared("u1"));
+        fitting.add(
+                How.MEASURED,
+                new Author("pim", Author.Role.TRAINEE),
+                fitting.lastSeq(),
+                new Fact.Prepared(UnitId.FIRST));
         assertThat(fitting.plan().state()).isEqualTo(FittingState.OPEN);
     }
 
@@ -135,7 +141,8 @@ class PreparedTest {
     void nobodyIsDrawnInASeatBeforeTheBirth() {
         assertThat(skin(prepared().plan())).isZero();
         assertThat(skin(prepared()
-                        .add(new Fact.ChildDescribed("r1", FittingBuilder.TODAY, 266, null, Mass.ofGrams(2900)))
+                        .add(new Fact.ChildDescribed(
+                                RiderId.FIRST, FittingBuilder.TODAY, 266, null, Mass.ofGrams(2900)))
                         .plan()))
                 .isPositive();
     }
@@ -151,7 +158,7 @@ class PreparedTest {
     void theBirthGoesOnInTheSameRecord() {
         FittingPlan plan = prepared()
                 .without(Fact.Weighed.class::isInstance)
-                .add(new Fact.ChildDescribed("r1", FittingBuilder.TODAY, 266, null, Mass.ofGrams(2900)))
+                .add(new Fact.ChildDescribed(RiderId.FIRST, FittingBuilder.TODAY, 266, null, Mass.ofGrams(2900)))
                 .plan();
         assertThat(plan.state()).isEqualTo(FittingState.OPEN);
         assertThat(plan.mayBePrepared()).isFalse();

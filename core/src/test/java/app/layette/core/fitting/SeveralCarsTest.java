@@ -12,6 +12,9 @@ import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.PartialDate;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.RiderId;
+import app.layette.core.entry.SheetId;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.evidence.Speaker;
@@ -31,6 +34,9 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** One carrier fixed in two cars in one visit: child, seat and harness are judged once, place and securing in each. */
 class SeveralCarsTest {
+    private static final UnitId SECOND = new UnitId("u2");
+    private static final UnitId THIRD = new UnitId("u3");
+    private static final SheetId SEAT = new SheetId("test-seat");
     /** What is told once of the seat; everything else is asked anew in each car. Said here a second time. */
     private static final Set<String> OF_THE_SHELL = Set.of(
             "CONDITION",
@@ -54,47 +60,46 @@ class SeveralCarsTest {
     @BeforeEach
     void oneCarrierGoesOnIntoAnotherCar() {
         fitting = FittingBuilder.ready();
-        fitting.add(new Fact.UnitJoined("u2", "r1", "test-seat", "u1"));
+        fitting.add(new Fact.UnitJoined(SECOND, RiderId.FIRST, SEAT, UnitId.FIRST));
     }
 
-    private FittingPlan plan(String unit) {
-        FittingRecord record =
-                FittingRecord.begunWith(new Unit("u1", "r1", fitting.unitSheet), List.copyOf(fitting.entries()));
+    private FittingPlan plan(UnitId unit) {
+        FittingRecord record = FittingRecord.begunWith(Unit.first(fitting.unitSheet), List.copyOf(fitting.entries()));
         return new FittingPlanner().plan(fitting.practice(), fitting.sheets(), record, unit, fitting.today);
     }
 
-    private State state(String unit, Conclusion conclusion) {
+    private State state(UnitId unit, Conclusion conclusion) {
         return plan(unit).gate().state(conclusion).orElseThrow().state();
     }
 
     private void theSecondCarIsTheSame() {
-        fitting.add(new Fact.SheetAdopted("test-car", 1, Fact.Adoption.ADOPTED, null, "u2"));
+        fitting.add(new Fact.SheetAdopted(new SheetId("test-car"), 1, Fact.Adoption.ADOPTED, null, SECOND));
     }
 
     private void standsThereOnABase() {
         theSecondCarIsTheSame();
-        fitting.add(new Fact.Placed("u2", fitting.car.place, Method.BASE_FLEXIBLE_ANCHORS));
+        fitting.add(new Fact.Placed(SECOND, fitting.car.place, Method.BASE_FLEXIBLE_ANCHORS));
     }
 
     private void everythingIsDoneThereToo() {
         standsThereOnABase();
         List.copyOf(fitting.entries()).stream()
-                .filter(entry -> entry.fact().of().equals("u1"))
+                .filter(entry -> entry.fact().of().is(UnitId.FIRST))
                 .filter(entry -> !(entry.fact() instanceof Fact.Placed))
-                .forEach(entry -> fitting.add(entry.how(), TwinsTest.as("u2", entry.fact())));
+                .forEach(entry -> fitting.add(entry.how(), TwinsTest.as(SECOND.text(), entry.fact())));
     }
 
     @Test
     void theFirstIsAsReadyAsBefore() {
-        assertThat(plan("u1").gate().blocking()).isEmpty();
+        assertThat(plan(UnitId.FIRST).gate().blocking()).isEmpty();
         everythingIsDoneThereToo();
-        assertThat(plan("u1").gate().blocking()).isEmpty();
+        assertThat(plan(UnitId.FIRST).gate().blocking()).isEmpty();
     }
 
     @Test
     void childSeatAndHarnessAreJudgedOncePlaceAndSecuringAnew() {
         standsThereOnABase();
-        Set<Conclusion> passed = plan("u2").gate().conclusions().stream()
+        Set<Conclusion> passed = plan(SECOND).gate().conclusions().stream()
                 .filter(each -> each.state() == State.PASSED)
                 .map(ConclusionState::conclusion)
                 .collect(Collectors.toSet());
@@ -107,7 +112,7 @@ class SeveralCarsTest {
                         Conclusion.named("CLIP"),
                         Conclusion.named("CLOTHING"),
                         Conclusion.named("HEAD_ROOM"));
-        assertThat(plan("u2").gate().blocking().stream().map(ConclusionState::conclusion))
+        assertThat(plan(SECOND).gate().blocking().stream().map(ConclusionState::conclusion))
                 .contains(
                         Conclusion.named("ANCHORS_CLICKED"),
                         Conclusion.named("INCH_TEST"),
@@ -123,37 +128,37 @@ class SeveralCarsTest {
     @Test
     void eachIsHandedOverForItself() {
         everythingIsDoneThereToo();
-        assertThat(plan("u2").gate().blocking()).isEmpty();
-        assertThat(plan("u2")
+        assertThat(plan(SECOND).gate().blocking()).isEmpty();
+        assertThat(plan(SECOND)
                         .gate()
                         .state(Conclusion.WHOLE_FITTING)
                         .orElseThrow()
                         .findings())
                 .extracting(finding -> finding.message())
                 .containsExactly("finding.OUT-4.inThisCar");
-        fitting.add(new Fact.Ended("u2", Fact.Ending.HANDED_OVER, null, null, null));
-        assertThat(plan("u2").state()).isEqualTo(FittingState.HANDED_OVER);
-        assertThat(plan("u1").state()).isEqualTo(FittingState.OPEN);
+        fitting.add(new Fact.Ended(SECOND, Fact.Ending.HANDED_OVER, null, null, null));
+        assertThat(plan(SECOND).state()).isEqualTo(FittingState.HANDED_OVER);
+        assertThat(plan(UnitId.FIRST).state()).isEqualTo(FittingState.OPEN);
     }
 
     @Test
     void whatTheFirstCarIsSaysNothingOfTheOther() {
-        assertThat(plan("u2").situation().car()).isEmpty();
-        assertThat(state("u2", Conclusion.WHOLE_FITTING)).isNotEqualTo(State.PASSED);
+        assertThat(plan(SECOND).situation().car()).isEmpty();
+        assertThat(state(SECOND, Conclusion.WHOLE_FITTING)).isNotEqualTo(State.PASSED);
         theSecondCarIsTheSame();
-        assertThat(plan("u2").situation().car()).isPresent();
-        assertThat(plan("u2").situation().placed()).isEmpty();
+        assertThat(plan(SECOND).situation().car()).isPresent();
+        assertThat(plan(SECOND).situation().placed()).isEmpty();
     }
 
     @Test
     void whatIsDoneInOneCarSpoilsNothingInTheOther() {
         everythingIsDoneThereToo();
-        fitting.add(new Fact.Acted("u2", Act.TIGHTENED));
-        fitting.add(new Fact.Acted("u2", Act.CAR_MOVED));
-        fitting.add(new Fact.Acted("u2", Act.CARRIER_OFF));
-        assertThat(plan("u1").gate().blocking()).isEmpty();
-        assertThat(state("u2", Conclusion.named("INCH_TEST"))).isNotEqualTo(State.PASSED);
-        assertThat(state("u2", Conclusion.named("LEVEL_GROUND"))).isNotEqualTo(State.PASSED);
+        fitting.add(new Fact.Acted(SECOND, Act.TIGHTENED));
+        fitting.add(new Fact.Acted(SECOND, Act.CAR_MOVED));
+        fitting.add(new Fact.Acted(SECOND, Act.CARRIER_OFF));
+        assertThat(plan(UnitId.FIRST).gate().blocking()).isEmpty();
+        assertThat(state(SECOND, Conclusion.named("INCH_TEST"))).isNotEqualTo(State.PASSED);
+        assertThat(state(SECOND, Conclusion.named("LEVEL_GROUND"))).isNotEqualTo(State.PASSED);
     }
 
     @ParameterizedTest
@@ -162,28 +167,29 @@ class SeveralCarsTest {
             names = {"HARNESS_OPENED", "CLOTHING_CHANGED", "CLIP_MOVED", "COVER_CHANGED"})
     void whatIsDoneToTheHarnessIsDoneInBoth(Act act) {
         everythingIsDoneThereToo();
-        fitting.add(new Fact.Acted("u2", act));
-        assertThat(state("u1", Conclusion.named("CLIP"))).isNotEqualTo(State.PASSED);
-        assertThat(state("u2", Conclusion.named("CLIP"))).isNotEqualTo(State.PASSED);
+        fitting.add(new Fact.Acted(SECOND, act));
+        assertThat(state(UnitId.FIRST, Conclusion.named("CLIP"))).isNotEqualTo(State.PASSED);
+        assertThat(state(SECOND, Conclusion.named("CLIP"))).isNotEqualTo(State.PASSED);
     }
 
     @Test
     void whatComesAfterTheHandOverBelongsToTheNextCar() {
-        fitting.add(new Fact.Ended("u1", Fact.Ending.HANDED_OVER, null, null, null));
-        fitting.add(new Fact.Acted("u2", Act.HARNESS_OPENED));
-        assertThat(state("u1", Conclusion.named("CLIP"))).isEqualTo(State.PASSED);
-        assertThat(state("u2", Conclusion.named("CLIP"))).isNotEqualTo(State.PASSED);
-        fitting.add(new Fact.CrashedSince("u2", fitting.today));
-        assertThat(plan("u1").situation().newest(Fact.CrashedSince.class)).isPresent();
+        fitting.add(new Fact.Ended(UnitId.FIRST, Fact.Ending.HANDED_OVER, null, null, null));
+        fitting.add(new Fact.Acted(SECOND, Act.HARNESS_OPENED));
+        assertThat(state(UnitId.FIRST, Conclusion.named("CLIP"))).isEqualTo(State.PASSED);
+        assertThat(state(SECOND, Conclusion.named("CLIP"))).isNotEqualTo(State.PASSED);
+        fitting.add(new Fact.CrashedSince(SECOND, fitting.today));
+        assertThat(plan(UnitId.FIRST).situation().newest(Fact.CrashedSince.class))
+                .isPresent();
     }
 
     @Test
     void aBaseOfItsOwnHasAHistoryOfItsOwn() {
-        assertThat(state("u2", Conclusion.CRASH)).isEqualTo(State.PASSED);
+        assertThat(state(SECOND, Conclusion.CRASH)).isEqualTo(State.PASSED);
         standsThereOnABase();
-        assertThat(state("u2", Conclusion.CRASH)).isNotEqualTo(State.PASSED);
-        assertThat(state("u2", Conclusion.named("RECALL"))).isNotEqualTo(State.PASSED);
-        assertThat(state("u2", Conclusion.named("APPROVAL"))).isEqualTo(State.PASSED);
+        assertThat(state(SECOND, Conclusion.CRASH)).isNotEqualTo(State.PASSED);
+        assertThat(state(SECOND, Conclusion.named("RECALL"))).isNotEqualTo(State.PASSED);
+        assertThat(state(SECOND, Conclusion.named("APPROVAL"))).isEqualTo(State.PASSED);
     }
 
     @ParameterizedTest
@@ -191,12 +197,12 @@ class SeveralCarsTest {
     void theSameBaseIsKnownByItsWholeLabel(boolean same) {
         standsThereOnABase();
         Fact.LabelRead there =
-                plan("u1").situation().label(Part.BASE).orElseThrow().value();
+                plan(UnitId.FIRST).situation().label(Part.BASE).orElseThrow().value();
         PartialDate made = same ? there.made() : PartialDate.parse("2019-02");
         fitting.add(
                 new How(How.Kind.LABEL, ""),
-                new Fact.LabelRead("u2", Part.BASE, there.model(), made, there.doNotUseAfter()));
-        assertThat(state("u2", Conclusion.CRASH) == State.PASSED).isEqualTo(same);
+                new Fact.LabelRead(SECOND, Part.BASE, there.model(), made, there.doNotUseAfter()));
+        assertThat(state(SECOND, Conclusion.CRASH) == State.PASSED).isEqualTo(same);
     }
 
     /** What a page said of one base is not known of another: an unread permission stays unread. */
@@ -213,25 +219,26 @@ class SeveralCarsTest {
         "LIFE,true"
     })
     void whatAPageSaysOfOneBaseIsNotKnownOfAnother(SheetValue value, boolean known) {
-        fitting.add(How.manual("12"), new Fact.SheetValueRead("u1", value, null, "YES", null, null));
+        fitting.add(How.manual("12"), new Fact.SheetValueRead(UnitId.FIRST, value, null, "YES", null, null));
         fitting.add(
                 How.manual("12"),
-                new Fact.PermissionRead("u1", PermissionKey.LOCKING_CLIP, Speaker.SEAT, Fact.PageSays.ALLOWED));
+                new Fact.PermissionRead(UnitId.FIRST, PermissionKey.LOCKING_CLIP, Speaker.SEAT, Fact.PageSays.ALLOWED));
         standsThereOnABase();
-        assertThat(plan("u2").situation().history(Fact.SheetValueRead.class).isEmpty())
+        assertThat(plan(SECOND).situation().history(Fact.SheetValueRead.class).isEmpty())
                 .isNotEqualTo(known);
-        assertThat(plan("u2").situation().history(Fact.PermissionRead.class)).isEmpty();
-        assertThat(plan("u1").situation().history(Fact.SheetValueRead.class)).hasSize(1);
+        assertThat(plan(SECOND).situation().history(Fact.PermissionRead.class)).isEmpty();
+        assertThat(plan(UnitId.FIRST).situation().history(Fact.SheetValueRead.class))
+                .hasSize(1);
     }
 
     @Test
     void ofThreeCarsNoneSpeaksOfAnother() {
         everythingIsDoneThereToo();
-        fitting.add(new Fact.UnitJoined("u3", "r1", "test-seat", "u1"));
-        fitting.add(new Fact.SheetAdopted("test-car", 1, Fact.Adoption.ADOPTED, null, "u3"));
-        assertThat(plan("u3").situation().placed()).isEmpty();
-        assertThat(plan("u2").gate().blocking()).isEmpty();
-        assertThat(plan("u1").gate().blocking()).isEmpty();
+        fitting.add(new Fact.UnitJoined(THIRD, RiderId.FIRST, SEAT, UnitId.FIRST));
+        fitting.add(new Fact.SheetAdopted(new SheetId("test-car"), 1, Fact.Adoption.ADOPTED, null, THIRD));
+        assertThat(plan(THIRD).situation().placed()).isEmpty();
+        assertThat(plan(SECOND).gate().blocking()).isEmpty();
+        assertThat(plan(UnitId.FIRST).gate().blocking()).isEmpty();
     }
 
     @Test
@@ -248,17 +255,19 @@ class SeveralCarsTest {
     @ParameterizedTest
     @CsvSource({"r2,test-seat,u1", "r1,other-seat,u1", "r1,test-seat,u9"})
     void onlyTheSameSeatForTheSameChildIsTheSame(String rider, String sheet, String seatOf) {
-        fitting.replace(Fact.UnitJoined.class::isInstance, new Fact.UnitJoined("u2", rider, sheet, seatOf));
+        fitting.replace(
+                Fact.UnitJoined.class::isInstance,
+                new Fact.UnitJoined(SECOND, new RiderId(rider), new SheetId(sheet), new UnitId(seatOf)));
         theSecondCarIsTheSame();
-        assertThat(plan("u2").gate().state(Conclusion.named("SNUG_TEST")).map(ConclusionState::state))
+        assertThat(plan(SECOND).gate().state(Conclusion.named("SNUG_TEST")).map(ConclusionState::state))
                 .isNotEqualTo(java.util.Optional.of(State.PASSED));
-        assertThat(plan("u2").gate().isOpen()).isFalse();
+        assertThat(plan(SECOND).gate().isOpen()).isFalse();
     }
 
     /** A seat that only looks as if it were another unit's is a second seat for the child, and is stopped. */
     @Test
     void withoutBeingSaidToBeTheSameItIsAnotherSeat() {
-        fitting.replace(Fact.UnitJoined.class::isInstance, new Fact.UnitJoined("u2", "r1", "test-seat"));
-        assertThat(state("u1", Conclusion.WHOLE_FITTING)).isEqualTo(State.FAILED);
+        fitting.replace(Fact.UnitJoined.class::isInstance, new Fact.UnitJoined(SECOND, RiderId.FIRST, SEAT));
+        assertThat(state(UnitId.FIRST, Conclusion.WHOLE_FITTING)).isEqualTo(State.FAILED);
     }
 }

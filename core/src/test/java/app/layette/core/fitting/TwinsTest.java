@@ -9,9 +9,14 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.FittingRecord.Unit;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.RiderId;
+import app.layette.core.entry.SheetId;
+import app.layette.core.entry.Subject;
+import app.layette.core.entry.UnitId;
 import app.layette.core.entry.UnusableEntriesException;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
+import app.layette.core.evidence.SheetVersion;
 import app.layette.core.evidence.Source;
 import app.layette.core.finding.Finding;
 import app.layette.core.fixture.FittingBuilder;
@@ -33,6 +38,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** Two actual seats in one fitting (contract, section 4): each is judged for itself, the car is of both. */
 class TwinsTest {
+    private static final UnitId SECOND = new UnitId("u2");
+    private static final RiderId OTHER_CHILD = new RiderId("r2");
+    private static final SheetId SEAT = new SheetId("test-seat");
     private static final PositionId OTHER_SIDE = new PositionId(2, Side.LEFT);
     private static final Source SOURCE = new Source("manual", "1", null);
 
@@ -43,18 +51,18 @@ class TwinsTest {
         fitting = FittingBuilder.ready();
         fitting.car.more.add(fitting.car.another(OTHER_SIDE));
         List<Entry> first = List.copyOf(fitting.entries());
-        fitting.add(new Fact.UnitJoined("u2", "r2", "test-seat"));
+        fitting.add(new Fact.UnitJoined(SECOND, OTHER_CHILD, SEAT));
         first.stream()
                 .filter(entry -> !(entry.fact() instanceof Fact.SheetAdopted))
                 .forEach(entry -> fitting.add(entry.how(), ofSecond(entry.fact())));
         fitting.replace(
-                fact -> fact instanceof Fact.Placed && fact.of().equals("u2"),
-                new Fact.Placed("u2", OTHER_SIDE, Method.BASE_FLEXIBLE_ANCHORS));
+                fact -> fact instanceof Fact.Placed && fact.of().is(SECOND),
+                new Fact.Placed(SECOND, OTHER_SIDE, Method.BASE_FLEXIBLE_ANCHORS));
     }
 
     /** The same of the other twin. */
     private static Fact ofSecond(Fact fact) {
-        return as(fact.of().replace('1', '2'), fact);
+        return as(fact.of().text().replace('1', '2'), fact);
     }
 
     /** The same of another one. */
@@ -65,7 +73,7 @@ class TwinsTest {
             for (int i = 0; i < components.length; i++) {
                 values[i] = components[i].getAccessor().invoke(fact);
             }
-            values[0] = of;
+            values[0] = Subject.of(components[0].getType().asSubclass(Subject.class), of);
             Constructor<?> make = fact.getClass()
                     .getDeclaredConstructor(Arrays.stream(components)
                             .map(RecordComponent::getType)
@@ -76,28 +84,27 @@ class TwinsTest {
         }
     }
 
-    private FittingPlan plan(String unit) {
-        FittingRecord record =
-                FittingRecord.begunWith(new Unit("u1", "r1", fitting.unitSheet), List.copyOf(fitting.entries()));
+    private FittingPlan plan(UnitId unit) {
+        FittingRecord record = FittingRecord.begunWith(Unit.first(fitting.unitSheet), List.copyOf(fitting.entries()));
         return new FittingPlanner().plan(fitting.practice(), fitting.sheets(), record, unit, fitting.today);
     }
 
-    private State state(String unit, Conclusion conclusion) {
+    private State state(UnitId unit, Conclusion conclusion) {
         return plan(unit).gate().state(conclusion).orElseThrow().state();
     }
 
     @Test
     void bothMayBeHandedOver() {
-        assertThat(plan("u1").gate().blocking()).isEmpty();
-        assertThat(plan("u2").gate().blocking()).isEmpty();
+        assertThat(plan(UnitId.FIRST).gate().blocking()).isEmpty();
+        assertThat(plan(SECOND).gate().blocking()).isEmpty();
     }
 
     @Test
     void nothingThatWasSeenOnOneIsSeenOnTheOther() {
-        fitting.without(fact -> fact.of().equals("u2") && !(fact instanceof Fact.UnitJoined)
-                || fact.of().equals("r2"));
-        assertThat(plan("u1").gate().isOpen()).isTrue();
-        assertThat(plan("u2").gate().conclusions())
+        fitting.without(fact -> fact.of().is(SECOND) && !(fact instanceof Fact.UnitJoined)
+                || fact.of().is(OTHER_CHILD));
+        assertThat(plan(UnitId.FIRST).gate().isOpen()).isTrue();
+        assertThat(plan(SECOND).gate().conclusions())
                 .filteredOn(each -> each.state() == State.PASSED)
                 // What passes is said by the papers: it rests on no look.
                 .allMatch(each -> each.since() == 0)
@@ -107,9 +114,9 @@ class TwinsTest {
 
     @Test
     void twoInOnePlaceAreStopped() {
-        fitting.add(new Fact.Placed("u2", fitting.car.place, Method.BASE_FLEXIBLE_ANCHORS));
-        assertThat(state("u1", Conclusion.WHOLE_FITTING)).isEqualTo(State.FAILED);
-        assertThat(state("u2", Conclusion.WHOLE_FITTING)).isEqualTo(State.FAILED);
+        fitting.add(new Fact.Placed(SECOND, fitting.car.place, Method.BASE_FLEXIBLE_ANCHORS));
+        assertThat(state(UnitId.FIRST, Conclusion.WHOLE_FITTING)).isEqualTo(State.FAILED);
+        assertThat(state(SECOND, Conclusion.WHOLE_FITTING)).isEqualTo(State.FAILED);
     }
 
     /**
@@ -141,15 +148,15 @@ class TwinsTest {
         fitting.car.more.add(fitting.car.another(new PositionId(2, Side.MIDDLE)));
         fitting.car.anchors = pair;
         fitting.seat.width = Evidence.stated(Length.ofMillimetres(shell), SOURCE);
-        fitting.add(new Fact.Placed("u1", PositionId.parse(place), method));
-        fitting.add(new Fact.Placed("u2", PositionId.parse(otherPlace), otherMethod));
-        for (String unit : List.of("u1", "u2")) {
+        fitting.add(new Fact.Placed(UnitId.FIRST, PositionId.parse(place), method));
+        fitting.add(new Fact.Placed(SECOND, PositionId.parse(otherPlace), otherMethod));
+        for (UnitId unit : List.of(UnitId.FIRST, SECOND)) {
             assertThat(plan(unit)
                             .gate()
                             .state(Conclusion.WHOLE_FITTING)
                             .orElseThrow()
                             .findings())
-                    .as(unit)
+                    .as(unit.text())
                     .extracting(Finding::reason)
                     .containsExactly(expected);
         }
@@ -157,55 +164,56 @@ class TwinsTest {
 
     @Test
     void thePlaceOfTheOtherIsOfferedToNobody() {
-        assertThat(CabinAnswers.of(plan("u2").situation()).at(fitting.car.place))
+        assertThat(CabinAnswers.of(plan(SECOND).situation()).at(fitting.car.place))
                 .isNotEmpty()
                 .allMatch(each -> each.answer() == Permission.NOT_ALLOWED);
-        assertThat(CabinAnswers.of(plan("u2").situation()).at(OTHER_SIDE))
+        assertThat(CabinAnswers.of(plan(SECOND).situation()).at(OTHER_SIDE))
                 .anyMatch(each -> each.answer() == Permission.ALLOWED);
     }
 
     @Test
     void whatWasNotFittedLeavesItsPlaceFree() {
-        fitting.add(new Fact.Placed("u2", fitting.car.place, Method.BASE_FLEXIBLE_ANCHORS));
-        fitting.add(new Fact.Ended("u2", Fact.Ending.NOT_FITTED, "no", "loan", "why"));
-        assertThat(state("u1", Conclusion.WHOLE_FITTING)).isEqualTo(State.PASSED);
+        fitting.add(new Fact.Placed(SECOND, fitting.car.place, Method.BASE_FLEXIBLE_ANCHORS));
+        fitting.add(new Fact.Ended(SECOND, Fact.Ending.NOT_FITTED, "no", "loan", "why"));
+        assertThat(state(UnitId.FIRST, Conclusion.WHOLE_FITTING)).isEqualTo(State.PASSED);
     }
 
     @Test
     void oneChildInTwoSeatsIsStopped() {
-        fitting.replace(Fact.UnitJoined.class::isInstance, new Fact.UnitJoined("u2", "r1", "test-seat"));
-        assertThat(state("u1", Conclusion.WHOLE_FITTING)).isEqualTo(State.FAILED);
+        fitting.replace(Fact.UnitJoined.class::isInstance, new Fact.UnitJoined(SECOND, RiderId.FIRST, SEAT));
+        assertThat(state(UnitId.FIRST, Conclusion.WHOLE_FITTING)).isEqualTo(State.FAILED);
     }
 
     @Test
     void theFrontSeatIsOfBothAndTheStrapOfOne() {
         fitting.acted(Act.FRONT_SEAT_MOVED);
-        assertThat(state("u2", Conclusion.named("GAP"))).isEqualTo(State.STALE);
+        assertThat(state(SECOND, Conclusion.named("GAP"))).isEqualTo(State.STALE);
         fitting.acted(Act.TIGHTENED);
-        assertThat(state("u1", Conclusion.named("INCH_TEST"))).isEqualTo(State.STALE);
-        assertThat(state("u2", Conclusion.named("INCH_TEST"))).isEqualTo(State.PASSED);
+        assertThat(state(UnitId.FIRST, Conclusion.named("INCH_TEST"))).isEqualTo(State.STALE);
+        assertThat(state(SECOND, Conclusion.named("INCH_TEST"))).isEqualTo(State.PASSED);
     }
 
     @Test
     void theSecondSeatsSheetIsNoOtherCar() {
-        fitting.replace(Fact.UnitJoined.class::isInstance, new Fact.UnitJoined("u2", "r2", "other-seat"));
-        fitting.add(new Fact.SheetAdopted("other-seat", 1, Fact.Adoption.ADOPTED, null));
-        assertThat(plan("u1").gate().blocking()).isEmpty();
+        fitting.replace(
+                Fact.UnitJoined.class::isInstance, new Fact.UnitJoined(SECOND, OTHER_CHILD, new SheetId("other-seat")));
+        fitting.add(new Fact.SheetAdopted(new SheetVersion("other-seat", 1), Fact.Adoption.ADOPTED, null));
+        assertThat(plan(UnitId.FIRST).gate().blocking()).isEmpty();
     }
 
     @Test
     void theEndOfOneIsNotTheEndOfTheOther() {
-        fitting.add(new Fact.Ended("u1", Fact.Ending.HANDED_OVER, null, null, null));
-        assertThat(plan("u1").state()).isEqualTo(FittingState.HANDED_OVER);
-        assertThat(plan("u2").state()).isEqualTo(FittingState.OPEN);
-        fitting.add(new Fact.Ended("u2", Fact.Ending.HANDED_OVER, null, null, null));
-        assertThat(plan("u1").state()).isEqualTo(FittingState.HANDED_OVER);
-        assertThat(plan("u2").state()).isEqualTo(FittingState.HANDED_OVER);
+        fitting.add(new Fact.Ended(UnitId.FIRST, Fact.Ending.HANDED_OVER, null, null, null));
+        assertThat(plan(UnitId.FIRST).state()).isEqualTo(FittingState.HANDED_OVER);
+        assertThat(plan(SECOND).state()).isEqualTo(FittingState.OPEN);
+        fitting.add(new Fact.Ended(SECOND, Fact.Ending.HANDED_OVER, null, null, null));
+        assertThat(plan(UnitId.FIRST).state()).isEqualTo(FittingState.HANDED_OVER);
+        assertThat(plan(SECOND).state()).isEqualTo(FittingState.HANDED_OVER);
     }
 
     @Test
     void aUnitThatIsNotThereIsNamed() {
-        assertThatThrownBy(() -> plan("u3"))
+        assertThatThrownBy(() -> plan(new UnitId("u3")))
                 .isInstanceOf(UnusableEntriesException.class)
                 .hasMessageContaining("u3")
                 .hasMessageContaining("u1, u2");
@@ -213,8 +221,8 @@ class TwinsTest {
 
     @Test
     void twoUnitsOfOneNameAreNotTakenForEachOther() {
-        fitting.add(new Fact.UnitJoined("u2", "r3", "test-seat"));
-        assertThatThrownBy(() -> plan("u2"))
+        fitting.add(new Fact.UnitJoined(SECOND, new RiderId("r3"), SEAT));
+        assertThatThrownBy(() -> plan(SECOND))
                 .isInstanceOf(UnusableEntriesException.class)
                 .hasMessageContaining("u2 2 times");
     }

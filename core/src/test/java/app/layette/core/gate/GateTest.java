@@ -10,7 +10,9 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.RiderId;
 import app.layette.core.entry.Situation;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Said;
 import app.layette.core.evidence.SheetVersion;
@@ -150,7 +152,7 @@ class GateTest {
         FittingBuilder fitting = FittingBuilder.ready(method);
         fitting.car.more.add(fitting.car.another(new PositionId(2, Side.LEFT)));
         fitting.car.more.add(fitting.car.another(new PositionId(2, Side.MIDDLE)));
-        fitting.add(new Fact.Placed("u1", new PositionId(2, Side.LEFT), method));
+        fitting.add(new Fact.Placed(UnitId.FIRST, new PositionId(2, Side.LEFT), method));
         Gate gate = fitting.plan().gate();
         Set<Conclusion> securing = new LinkedHashSet<>(List.of(
                 Conclusion.named("ANCHORS_CLICKED"),
@@ -269,7 +271,7 @@ class GateTest {
         fitting.answer(Question.CRASH, List.of("NONE", "MINOR").get(random.nextInt(2)));
         if (random.nextBoolean()) {
             fitting.add(new Fact.LengthMeasured(
-                    "r1",
+                    RiderId.FIRST,
                     Fact.Dimension.SHOULDER,
                     Length.ofMillimetres(180 + random.nextInt(90)),
                     Fact.InsertState.BARE));
@@ -297,7 +299,7 @@ class GateTest {
                 How.MEASURED,
                 FittingBuilder.TECHNICIAN,
                 seenOffline,
-                new Fact.LevelRead("u1", Fact.Stage.CHILD, Reading.INSIDE));
+                new Fact.LevelRead(UnitId.FIRST, Fact.Stage.CHILD, Reading.INSIDE));
         assertThat(fitting.state(Conclusion.LEVEL).state()).isEqualTo(State.STALE);
         assertThat(fitting.level(Reading.INSIDE).state(Conclusion.LEVEL).state())
                 .isEqualTo(State.PASSED);
@@ -307,7 +309,7 @@ class GateTest {
     void aCorrectionKeepsThePlaceOfWhatItCorrects() {
         FittingBuilder fitting =
                 FittingBuilder.ready().level(Reading.PART_UPRIGHT).acted(Act.TIGHTENED);
-        fitting.correct(new Fact.LevelRead("u1", Fact.Stage.CHILD, Reading.INSIDE));
+        fitting.correct(new Fact.LevelRead(UnitId.FIRST, Fact.Stage.CHILD, Reading.INSIDE));
         assertThat(fitting.state(Conclusion.LEVEL).state()).isEqualTo(State.STALE);
     }
 
@@ -318,11 +320,11 @@ class GateTest {
                 How.MEASURED,
                 FittingBuilder.TRAINEE,
                 fitting.lastSeq(),
-                new Fact.Answered("u1", Question.SNUG, "SNUG"));
+                new Fact.Answered(UnitId.FIRST, Question.SNUG, "SNUG"));
         assertThat(fitting.state(Conclusion.SIGNED_FOR).state()).isEqualTo(State.OPEN);
-        fitting.add(How.MEASURED, FittingBuilder.TRAINEE, fitting.lastSeq(), new Fact.Countersigned("u1"));
+        fitting.add(How.MEASURED, FittingBuilder.TRAINEE, fitting.lastSeq(), new Fact.Countersigned(UnitId.FIRST));
         assertThat(fitting.state(Conclusion.SIGNED_FOR).state()).isEqualTo(State.OPEN);
-        fitting.add(new Fact.Countersigned("u1"));
+        fitting.add(new Fact.Countersigned(UnitId.FIRST));
         assertThat(fitting.plan().mayHandOver()).isTrue();
     }
 
@@ -330,7 +332,7 @@ class GateTest {
     void estimatesAnswerNothing() {
         FittingBuilder fitting = FittingBuilder.ready().without(Question.SNUG);
         for (How.Kind kind : List.of(How.Kind.ESTIMATED, How.Kind.SIMULATED)) {
-            fitting.add(new How(kind, ""), new Fact.Answered("u1", Question.SNUG, "SNUG"));
+            fitting.add(new How(kind, ""), new Fact.Answered(UnitId.FIRST, Question.SNUG, "SNUG"));
             assertThat(fitting.state(Conclusion.named("SNUG_TEST")).state()).isEqualTo(State.OPEN);
         }
     }
@@ -352,7 +354,7 @@ class GateTest {
 
     @Test
     void handedOverCountsOnlyIfTheGateWasOpen() {
-        Fact handOver = new Fact.Ended("u1", Fact.Ending.HANDED_OVER, null, null, null);
+        Fact handOver = new Fact.Ended(UnitId.FIRST, Fact.Ending.HANDED_OVER, null, null, null);
         assertThat(FittingBuilder.ready().add(handOver).plan().state()).isEqualTo(FittingState.HANDED_OVER);
         assertThat(FittingBuilder.ready()
                         .acted(Act.TIGHTENED)
@@ -372,7 +374,7 @@ class GateTest {
     void aNewerSheetDoesNotUndoASignedHandOverButBlocksAnOpenOne() {
         SeatSheetBuilder newer = new SeatSheetBuilder();
         newer.sheet = new SheetVersion("test-seat", 2);
-        Fact.Ended ended = new Fact.Ended("u1", Fact.Ending.HANDED_OVER, null, null, null);
+        Fact.Ended ended = new Fact.Ended(UnitId.FIRST, Fact.Ending.HANDED_OVER, null, null, null);
         FittingBuilder signed = FittingBuilder.ready();
         signed.add(ended.decidedBy(FittingPlanner.decision(signed.plan())));
         signed.moreSeats.add(newer.build());
@@ -389,7 +391,7 @@ class GateTest {
 
     @Test
     void aDecisionOfAnEarlierEditionStandsAndItsDifferenceIsDue() {
-        Fact.Ended ended = new Fact.Ended("u1", Fact.Ending.HANDED_OVER, null, null, null);
+        Fact.Ended ended = new Fact.Ended(UnitId.FIRST, Fact.Ending.HANDED_OVER, null, null, null);
         FittingBuilder spoiled = FittingBuilder.ready().acted(Act.TIGHTENED);
         Fact.Decision before = new Fact.Decision("0.1.0", List.of("WEIGHT"));
         FittingPlan plan = spoiled.add(ended.decidedBy(before)).plan();
@@ -406,7 +408,7 @@ class GateTest {
 
     @Test
     void leavingAllTheSameIsNeverShownAsHandedOver() {
-        Fact left = new Fact.Ended("u1", Fact.Ending.LEFT_WITH_OPEN_FINDINGS, "said", "offered", "told");
+        Fact left = new Fact.Ended(UnitId.FIRST, Fact.Ending.LEFT_WITH_OPEN_FINDINGS, "said", "offered", "told");
         assertThat(FittingBuilder.ready().acted(Act.TIGHTENED).add(left).plan().state())
                 .isEqualTo(FittingState.LEFT_WITH_OPEN_FINDINGS);
     }

@@ -8,6 +8,7 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Misuse;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.UnitId;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.misuse.AsFound.Found;
 import app.layette.core.misuse.AsFound.Look;
@@ -56,14 +57,14 @@ class AsFoundTest {
             names = {"HARNESS_LOOSE", "CLIP_LOW", "BASE_LOOSE", "ANCHOR_NOT_CLICKED", "HANDLE_WRONG", "TOO_UPRIGHT"})
     void aLookThatWasMadeBeforePutsNothingRight(Misuse misuse) {
         FittingBuilder fitting = FittingBuilder.ready();
-        fitting.add(new Fact.FoundSo("u1", misuse, true));
+        fitting.add(new Fact.FoundSo(UnitId.FIRST, misuse, true));
         assertThat(found(fitting)).extracting(Found::now).containsExactly(Now.STILL_SO);
     }
 
     @Test
     void aLookMadeSinceSaysWhatPutItRight() {
         FittingBuilder fitting = FittingBuilder.ready();
-        fitting.add(new Fact.FoundSo("u1", Misuse.HARNESS_LOOSE, true));
+        fitting.add(new Fact.FoundSo(UnitId.FIRST, Misuse.HARNESS_LOOSE, true));
         fitting.answer(Question.SNUG, "SNUG");
         Found snug = found(fitting).get(0);
         assertThat(snug.now()).isEqualTo(Now.PUT_RIGHT);
@@ -75,7 +76,7 @@ class AsFoundTest {
     @Test
     void whatTheMethodHasNotFallsAway() {
         FittingBuilder fitting = FittingBuilder.ready(Method.BASE_BELT);
-        fitting.add(new Fact.FoundSo("u1", Misuse.ANCHOR_NOT_CLICKED, true));
+        fitting.add(new Fact.FoundSo(UnitId.FIRST, Misuse.ANCHOR_NOT_CLICKED, true));
         assertThat(found(fitting)).extracting(Found::now).containsExactly(Now.FALLS_AWAY);
     }
 
@@ -83,11 +84,11 @@ class AsFoundTest {
     void aWalkThatFoundNothingAndNoWalkStayApart() {
         FittingBuilder fitting = FittingBuilder.ready();
         assertThat(AsFound.of(fitting.plan()).looked()).isZero();
-        fitting.add(new Fact.AreaLooked("u1", Area.HARNESS, true));
-        fitting.add(new Fact.AreaLooked("u1", Area.BASE, true));
-        fitting.add(new Fact.FoundSo("u1", Misuse.BASE_LOOSE, true));
-        fitting.add(new Fact.AreaLooked("u1", Area.PLACE, true));
-        fitting.add(new Fact.AreaLooked("u1", Area.PLACE, false));
+        fitting.add(new Fact.AreaLooked(UnitId.FIRST, Area.HARNESS, true));
+        fitting.add(new Fact.AreaLooked(UnitId.FIRST, Area.BASE, true));
+        fitting.add(new Fact.FoundSo(UnitId.FIRST, Misuse.BASE_LOOSE, true));
+        fitting.add(new Fact.AreaLooked(UnitId.FIRST, Area.PLACE, true));
+        fitting.add(new Fact.AreaLooked(UnitId.FIRST, Area.PLACE, false));
         AsFound walk = AsFound.of(fitting.plan());
         assertThat(walk.looks())
                 .containsEntry(Area.HARNESS, Look.NOTHING_WRONG)
@@ -103,10 +104,10 @@ class AsFoundTest {
     @Test
     void foundAnewOnlyALaterLookPutsItRight() {
         FittingBuilder fitting = FittingBuilder.ready();
-        fitting.add(new Fact.FoundSo("u1", Misuse.HARNESS_LOOSE, true));
-        fitting.add(new Fact.FoundSo("u1", Misuse.HARNESS_LOOSE, false));
+        fitting.add(new Fact.FoundSo(UnitId.FIRST, Misuse.HARNESS_LOOSE, true));
+        fitting.add(new Fact.FoundSo(UnitId.FIRST, Misuse.HARNESS_LOOSE, false));
         fitting.answer(Question.SNUG, "SNUG");
-        fitting.add(new Fact.FoundSo("u1", Misuse.HARNESS_LOOSE, true));
+        fitting.add(new Fact.FoundSo(UnitId.FIRST, Misuse.HARNESS_LOOSE, true));
         assertThat(found(fitting)).extracting(Found::now).containsExactly(Now.STILL_SO);
         fitting.answer(Question.SNUG, "SNUG");
         assertThat(found(fitting)).extracting(Found::now).containsExactly(Now.PUT_RIGHT);
@@ -117,7 +118,7 @@ class AsFoundTest {
     void howAnAreaStandsNowIsNotHowItWasFound() {
         FittingBuilder fitting = FittingBuilder.ready();
         for (Area area : Area.values()) {
-            fitting.add(new Fact.AreaLooked("u1", area, true));
+            fitting.add(new Fact.AreaLooked(UnitId.FIRST, area, true));
         }
         assertThat(standing(fitting, Area.HARNESS)).isEqualTo(new AsFound.Stands(Standing.IN_ORDER, 0));
         fitting.answer(Question.SNUG, "LOOSE");
@@ -146,7 +147,7 @@ class AsFoundTest {
         FittingBuilder fitting = FittingBuilder.ready();
         Area here = beginning;
         for (int step = 1; step <= Area.values().length; step++) {
-            fitting.add(new Fact.AreaLooked("u1", here, true));
+            fitting.add(new Fact.AreaLooked(UnitId.FIRST, here, true));
             AsFound walk = AsFound.of(fitting.plan());
             assertThat(walk.looked()).isEqualTo(step);
             here = walk.nextAfter(here).orElse(here);
@@ -157,10 +158,10 @@ class AsFoundTest {
     @Test
     void takenBackNothingWasFoundAndTwiceIsOnce() {
         FittingBuilder fitting = FittingBuilder.ready();
-        fitting.add(new Fact.FoundSo("u1", Misuse.CLIP_LOW, true));
-        fitting.add(new Fact.FoundSo("u1", Misuse.CLIP_LOW, true));
+        fitting.add(new Fact.FoundSo(UnitId.FIRST, Misuse.CLIP_LOW, true));
+        fitting.add(new Fact.FoundSo(UnitId.FIRST, Misuse.CLIP_LOW, true));
         assertThat(found(fitting)).hasSize(1);
-        fitting.add(new Fact.FoundSo("u1", Misuse.CLIP_LOW, false));
+        fitting.add(new Fact.FoundSo(UnitId.FIRST, Misuse.CLIP_LOW, false));
         assertThat(found(fitting)).isEmpty();
         assertThat(fitting.plan().mayHandOver())
                 .as("what was found blocks nothing by itself")

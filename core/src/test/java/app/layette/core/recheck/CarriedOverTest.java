@@ -6,7 +6,9 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.FactQuickCarSeenParts;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.RiderId;
 import app.layette.core.entry.Situation;
+import app.layette.core.entry.UnitId;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.rule.Conclusion;
 import app.layette.core.vehicle.SeatingPosition.Airbag;
@@ -56,7 +58,7 @@ class CarriedOverTest {
     void nothingThatWasSaidHereIsSaidAgain() {
         FittingBuilder now = FittingBuilder.ready()
                 .without(fact -> !(fact instanceof Fact.SheetAdopted) && !(fact instanceof Fact.ChildDescribed));
-        now.add(How.TOLD, new Fact.Answered("u1", Question.HISTORY, "UNKNOWN"));
+        now.add(How.TOLD, new Fact.Answered(UnitId.FIRST, Question.HISTORY, "UNKNOWN"));
         assertThat(carried(FittingBuilder.ready(), now.plan().situation()))
                 .noneMatch(fact -> fact instanceof Fact.Answered answered && answered.question() == Question.HISTORY);
     }
@@ -64,7 +66,7 @@ class CarriedOverTest {
     @Test
     void nothingIsCarriedOfASeatThatWasInACrashSince() {
         FittingBuilder earlier = FittingBuilder.ready();
-        earlier.add(new Fact.CrashedSince("u1", FittingBuilder.TODAY));
+        earlier.add(new Fact.CrashedSince(UnitId.FIRST, FittingBuilder.TODAY));
         assertThat(carried(earlier, NEW)).isEmpty();
     }
 
@@ -72,12 +74,12 @@ class CarriedOverTest {
     void theOrderInForceIsCarriedNotAFamilysWordAfterIt() {
         FittingBuilder earlier = FittingBuilder.ready();
         earlier.add(new Fact.Ordered(
-                "r1",
+                RiderId.FIRST,
                 Fact.OrderKind.SEMI_RECLINED,
                 "neonatologist",
                 FittingBuilder.TODAY,
                 FittingBuilder.TODAY.plusDays(60)));
-        earlier.add(new Fact.Ordered("r1", Fact.OrderKind.NONE, null, null, null));
+        earlier.add(new Fact.Ordered(RiderId.FIRST, Fact.OrderKind.NONE, null, null, null));
         assertThat(carried(earlier, NEW))
                 .filteredOn(Fact.Ordered.class::isInstance)
                 .extracting(fact -> ((Fact.Ordered) fact).order())
@@ -88,7 +90,7 @@ class CarriedOverTest {
     void thatAnAirbagWasOffIsSeenAnewEachTime() {
         FittingBuilder earlier = FittingBuilder.ready();
         earlier.add(FactQuickCarSeenParts.builder()
-                .of("u1")
+                .of(UnitId.FIRST)
                 .name("Old estate")
                 .position(earlier.car.place)
                 .airbag(Airbag.OFF_CONFIRMED)
@@ -113,7 +115,7 @@ class CarriedOverTest {
         FittingBuilder now = FittingBuilder.ready()
                 .without(fact -> fact instanceof Fact.ShoulderSeen
                         || fact instanceof Fact.LengthMeasured length && length.what() == Fact.Dimension.SHOULDER);
-        Fact.ShoulderSeen last = new Fact.ShoulderSeen("r1", 1);
+        Fact.ShoulderSeen last = new Fact.ShoulderSeen(RiderId.FIRST, 1);
         now.add(new How(How.Kind.CARRIED_FROM, FittingBuilder.TODAY.toString()), last);
         assertThat(now.state(Conclusion.SLOT_IN_REACH).passed()).isFalse();
         assertThat(now.state(Conclusion.SLOT_IN_REACH).asksAgain()).isTrue();

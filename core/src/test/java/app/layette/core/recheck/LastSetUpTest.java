@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FactQuickCarSeenParts;
 import app.layette.core.entry.Situation;
+import app.layette.core.entry.UnitId;
 import app.layette.core.fixture.FittingBuilder;
+import app.layette.core.seat.SettingId;
 import org.junit.jupiter.api.Test;
 
 class LastSetUpTest {
@@ -13,7 +15,7 @@ class LastSetUpTest {
 
     private static FittingBuilder ended(Fact.Ending ending) {
         FittingBuilder earlier = FittingBuilder.ready();
-        earlier.add(new Fact.Ended("u1", ending, null, null, null));
+        earlier.add(new Fact.Ended(UnitId.FIRST, ending, null, null, null));
         return earlier;
     }
 
@@ -34,12 +36,12 @@ class LastSetUpTest {
     @Test
     void eachSettingUntilItHeldIsAGo() {
         FittingBuilder earlier = FittingBuilder.ready();
-        earlier.add(new Fact.DeviceSet("u1", "2"));
-        earlier.add(new Fact.DeviceSet("u1", "3"));
-        earlier.add(new Fact.Ended("u1", Fact.Ending.HANDED_OVER, null, null, null));
+        earlier.add(new Fact.DeviceSet(UnitId.FIRST, new SettingId("2")));
+        earlier.add(new Fact.DeviceSet(UnitId.FIRST, new SettingId("3")));
+        earlier.add(new Fact.Ended(UnitId.FIRST, Fact.Ending.HANDED_OVER, null, null, null));
         assertThat(LastSetUp.of(earlier.plan().situation(), NOW)).hasValueSatisfying(last -> {
             assertThat(last.goes()).isEqualTo(3);
-            assertThat(last.setting()).contains("3");
+            assertThat(last.setting()).contains(new SettingId("3"));
         });
     }
 
@@ -55,11 +57,11 @@ class LastSetUpTest {
     void norFromACarThatWasOnlyDescribed() {
         FittingBuilder earlier = FittingBuilder.ready();
         earlier.add(FactQuickCarSeenParts.builder()
-                .of("u1")
+                .of(UnitId.FIRST)
                 .name("Old estate")
                 .position(earlier.car.place)
                 .build());
-        earlier.add(new Fact.Ended("u1", Fact.Ending.HANDED_OVER, null, null, null));
+        earlier.add(new Fact.Ended(UnitId.FIRST, Fact.Ending.HANDED_OVER, null, null, null));
         Situation described = earlier.plan().situation();
         assertThat(LastSetUp.of(described, NOW)).isEmpty();
         assertThat(LastSetUp.of(described, described)).isEmpty();

@@ -12,6 +12,7 @@ import app.layette.core.entry.Fact.RollKind;
 import app.layette.core.entry.Fact.Stage;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Said;
@@ -28,6 +29,7 @@ import app.layette.core.seat.Indicator.Reading;
 import app.layette.core.seat.Recline;
 import app.layette.core.seat.Recline.DeviceKind;
 import app.layette.core.seat.Recline.Step;
+import app.layette.core.seat.SettingId;
 import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.SeatingPosition.Firmness;
 import app.layette.core.vehicle.Side;
@@ -49,25 +51,25 @@ class ReclineAdviceTest {
     }
 
     private static FittingBuilder look(FittingBuilder fitting, Stage stage, Reading reading) {
-        return fitting.add(new Fact.LevelRead("u1", stage, reading));
+        return fitting.add(new Fact.LevelRead(UnitId.FIRST, stage, reading));
     }
 
     @Test
     void looksNarrowTheSpreadAndMoveTheAdvice() {
         FittingBuilder fitting = fresh();
-        fitting.add(new Fact.DeviceSet("u1", "2"));
+        fitting.add(new Fact.DeviceSet(UnitId.FIRST, new SettingId("2")));
         ReclineAdvice before = advice(fitting);
         assertThat(before.looks()).isZero();
         ReclineAdvice after = advice(look(fitting, Stage.PRESSED, Reading.OUTSIDE_UPRIGHT));
         assertThat(after.looks()).isEqualTo(1);
-        assertThat(after.setting("3").orElseThrow().spread())
-                .isLessThan(before.setting("3").orElseThrow().spread());
-        assertThat(after.recommended()).contains("3");
-        ReclineAdvice twice =
-                advice(fitting.add(new Fact.AngleRead("u1", Stage.PRESSED, Angle.ofDegrees(36.5), AngleSource.LEVEL)));
+        assertThat(after.setting(new SettingId("3")).orElseThrow().spread())
+                .isLessThan(before.setting(new SettingId("3")).orElseThrow().spread());
+        assertThat(after.recommended()).contains(new SettingId("3"));
+        ReclineAdvice twice = advice(
+                fitting.add(new Fact.AngleRead(UnitId.FIRST, Stage.PRESSED, Angle.ofDegrees(36.5), AngleSource.LEVEL)));
         assertThat(twice.looks()).isEqualTo(2);
-        assertThat(twice.setting("3").orElseThrow().spread())
-                .isLessThan(after.setting("3").orElseThrow().spread());
+        assertThat(twice.setting(new SettingId("3")).orElseThrow().spread())
+                .isLessThan(after.setting(new SettingId("3")).orElseThrow().spread());
     }
 
     @Test
@@ -75,7 +77,7 @@ class ReclineAdviceTest {
         FittingBuilder fitting = fresh();
         fitting.add(
                 new How(How.Kind.SIMULATED, ""),
-                new Fact.AngleRead("u1", Stage.CHILD, Angle.ofDegrees(43), AngleSource.GAUGE));
+                new Fact.AngleRead(UnitId.FIRST, Stage.CHILD, Angle.ofDegrees(43), AngleSource.GAUGE));
         assertThat(advice(fitting).looks()).isEqualTo(1);
         assertThat(fitting.plan().mayHandOver()).isFalse();
     }
@@ -84,16 +86,16 @@ class ReclineAdviceTest {
     void anotherPlaceIsAnotherCushion() {
         FittingBuilder fitting = fresh();
         look(fitting, Stage.PRESSED, Reading.OUTSIDE_UPRIGHT);
-        fitting.add(new Fact.Placed("u1", new PositionId(2, Side.LEFT), Method.BASE_FLEXIBLE_ANCHORS));
-        fitting.add(new Fact.CushionMeasured("u1", Angle.ofDegrees(10)));
+        fitting.add(new Fact.Placed(UnitId.FIRST, new PositionId(2, Side.LEFT), Method.BASE_FLEXIBLE_ANCHORS));
+        fitting.add(new Fact.CushionMeasured(UnitId.FIRST, Angle.ofDegrees(10)));
         assertThat(advice(fitting).looks()).isZero();
     }
 
     @Test
     void aLevelOnTheCushionHasTheGroundsSlopeInIt() {
         FittingBuilder fitting = fresh();
-        fitting.add(new Fact.GroundMeasured("u1", Angle.ofDegrees(2)));
-        fitting.add(new Fact.CushionMeasured("u1", Angle.ofDegrees(14)));
+        fitting.add(new Fact.GroundMeasured(UnitId.FIRST, Angle.ofDegrees(2)));
+        fitting.add(new Fact.CushionMeasured(UnitId.FIRST, Angle.ofDegrees(14)));
         assertThat(ReclineSetUp.cushionSlope(fitting.plan().situation()).orElseThrow())
                 .isEqualTo(Angle.ofDegrees(12));
     }
@@ -145,17 +147,23 @@ class ReclineAdviceTest {
         FittingBuilder fitting = fresh();
         fitting.seat.theta0 = stated(Angle.ofDegrees(54));
         fitting.seat.device = stated(new Recline.Device(
-                DeviceKind.SLIDE, List.of(new Step("I", null, Angle.ZERO), new Step("II", null, Angle.ofDegrees(6)))));
+                DeviceKind.SLIDE,
+                List.of(
+                        new Step(new SettingId("I"), null, Angle.ZERO),
+                        new Step(new SettingId("II"), null, Angle.ofDegrees(6)))));
         fitting.seat.indicator = stated(new Indicator(
                 Kind.BUBBLE,
                 mount,
                 Pass.WHOLLY_INSIDE,
                 List.of(new Band(null, Angle.ofDegrees(40), Angle.ofDegrees(45)))));
         ReclineAdvice advice = advice(fitting);
-        double first = advice.setting("I").orElseThrow().likelihood();
-        double second = advice.setting("II").orElseThrow().likelihood();
-        assertThat(advice.setting("II").orElseThrow().recline().degrees()
-                        - advice.setting("I").orElseThrow().recline().degrees())
+        double first = advice.setting(new SettingId("I")).orElseThrow().likelihood();
+        double second = advice.setting(new SettingId("II")).orElseThrow().likelihood();
+        assertThat(advice.setting(new SettingId("II")).orElseThrow().recline().degrees()
+                        - advice.setting(new SettingId("I"))
+                                .orElseThrow()
+                                .recline()
+                                .degrees())
                 .isCloseTo(6, within(1e-9));
         if (mount == Mount.BASE) {
             assertThat(second).isEqualTo(first);
@@ -167,12 +175,14 @@ class ReclineAdviceTest {
     @Test
     void aDialStandsBetweenItsMarksToo() {
         FittingBuilder fitting = fresh();
-        fitting.seat.device = stated(
-                new Recline.Device(DeviceKind.DIAL, List.of(new Step("0", mm(0), null), new Step("1", mm(20), null))));
+        fitting.seat.device = stated(new Recline.Device(
+                DeviceKind.DIAL,
+                List.of(new Step(new SettingId("0"), mm(0), null), new Step(new SettingId("1"), mm(20), null))));
         assertThat(advice(fitting).settings())
-                .extracting(ReclineAdvice.Setting::name)
+                .extracting(each -> each.name().text())
                 .containsExactly("0", "½", "1");
-        assertThat(advice(fitting).setting("½").orElseThrow().lift()).isEqualTo(mm(10));
+        assertThat(advice(fitting).setting(new SettingId("½")).orElseThrow().lift())
+                .isEqualTo(mm(10));
     }
 
     @Test
@@ -182,12 +192,14 @@ class ReclineAdviceTest {
         fitting.seat.device = stated(new Recline.Device(DeviceKind.NONE, List.of()));
         ReclineAdvice none = advice(fitting);
         assertThat(none.byRoll()).isTrue();
-        assertThat(none.settingNow()).contains("0");
+        assertThat(none.settingNow()).contains(new SettingId("0"));
         assertThat(none.recommended())
-                .hasValueSatisfying(name -> assertThat(Integer.parseInt(name)).isBetween(20, 60));
-        fitting.add(new Fact.RollPlaced("u1", RollKind.NOODLE, mm(65), Fact.Softness.FIRM, null, null, null, false));
+                .hasValueSatisfying(
+                        name -> assertThat(Integer.parseInt(name.text())).isBetween(20, 60));
+        fitting.add(new Fact.RollPlaced(
+                UnitId.FIRST, RollKind.NOODLE, mm(65), Fact.Softness.FIRM, null, null, null, false));
         ReclineAdvice noodle = advice(fitting);
-        assertThat(noodle.settingNow()).contains("60");
+        assertThat(noodle.settingNow()).contains(new SettingId("60"));
         look(fitting, Stage.CHILD, Reading.INSIDE);
         assertThat(advice(fitting).looks()).isEqualTo(1);
     }
@@ -198,14 +210,19 @@ class ReclineAdviceTest {
         fitting.seat.theta0 = stated(Angle.ofDegrees(42.5));
         fitting.seat.arms = stated(new Recline.Arms(mm(-60), mm(40), mm(430), mm(20)));
         fitting.seat.device = stated(new Recline.Device(
-                DeviceKind.LEG, List.of(new Step("3", null, null, mm(330)), new Step("2", null, null, mm(310)))));
+                DeviceKind.LEG,
+                List.of(
+                        new Step(new SettingId("3"), null, null, mm(330)),
+                        new Step(new SettingId("2"), null, null, mm(310)))));
         assertThat(fitting.plan().recline())
                 .as("nobody knows how high the anchors are")
                 .isEmpty();
         fitting.car.anchorHeight = stated(mm(330));
         ReclineAdvice advice = advice(fitting);
-        assertThat(advice.setting("2").orElseThrow().recline().degrees()).isCloseTo(42.5, within(0.01));
-        assertThat(advice.setting("3").orElseThrow().recline().degrees()).isLessThan(42.5);
+        assertThat(advice.setting(new SettingId("2")).orElseThrow().recline().degrees())
+                .isCloseTo(42.5, within(0.01));
+        assertThat(advice.setting(new SettingId("3")).orElseThrow().recline().degrees())
+                .isLessThan(42.5);
         assertThat(advice.press()).isEmpty();
     }
 
@@ -217,10 +234,10 @@ class ReclineAdviceTest {
         assertThat(advice(fitting).basis()).isEqualTo(Basis.STEP_AND_LOOK);
         assertThat(advice(fitting.without(Fact.DeviceSet.class::isInstance)).recommended())
                 .as("most reclined first")
-                .contains("3");
-        fitting.add(new Fact.DeviceSet("u1", "3"));
+                .contains(new SettingId("3"));
+        fitting.add(new Fact.DeviceSet(UnitId.FIRST, new SettingId("3")));
         look(fitting, Stage.PRESSED, Reading.OUTSIDE_RECLINED);
-        assertThat(advice(fitting).recommended()).contains("2");
+        assertThat(advice(fitting).recommended()).contains(new SettingId("2"));
         assertThat(advice(fitting).outOfReach()).isFalse();
     }
 
@@ -238,7 +255,8 @@ class ReclineAdviceTest {
     void aSoftCushionIsPressedWhereItHelps() {
         FittingBuilder fitting = fresh();
         fitting.car.firmness = stated(Firmness.SOFT);
-        fitting.seat.device = stated(new Recline.Device(DeviceKind.FOOT, List.of(new Step("1", mm(60), null))));
+        fitting.seat.device =
+                stated(new Recline.Device(DeviceKind.FOOT, List.of(new Step(new SettingId("1"), mm(60), null))));
         fitting.seat.theta0 = stated(Angle.ofDegrees(41));
         assertThat(advice(fitting).press()).contains(PressPoint.HEAD_END);
         fitting.seat.theta0 = stated(Angle.ofDegrees(52));

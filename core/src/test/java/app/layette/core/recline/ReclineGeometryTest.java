@@ -4,12 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.fixture.SeatSheetBuilder;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
 import app.layette.core.recline.cushion.Depths;
+import app.layette.core.seat.SettingId;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -64,12 +66,13 @@ class ReclineGeometryTest {
         fitting.seat.theta0 = SeatSheetBuilder.stated(Angle.ofDegrees(48.3));
         // With the child in, settings at 36.1, 40.4 and 44.7 degrees are expected, band 40 to 45.
         ReclineAdvice advice = fitting.plan().recline().orElseThrow();
-        assertThat(advice.recommended()).contains("3");
-        assertThat(advice.setting("2").orElseThrow().recline().degrees()).isCloseTo(40.36, within(0.02));
+        assertThat(advice.recommended()).contains(new SettingId("3"));
+        assertThat(advice.setting(new SettingId("2")).orElseThrow().recline().degrees())
+                .isCloseTo(40.36, within(0.02));
         fitting.today = FittingBuilder.TODAY.plusDays(60);
         assertThat(fitting.plan().recline().orElseThrow().recommended())
                 .as("an older child aims for the middle")
-                .contains("2");
+                .contains(new SettingId("2"));
     }
 
     @Test
@@ -77,7 +80,7 @@ class ReclineGeometryTest {
         FittingBuilder fitting = FittingBuilder.ready().without(Fact.LevelRead.class::isInstance);
         fitting.car.slope = Evidence.notLooked();
         assertThat(fitting.plan().recline()).isEmpty();
-        fitting.add(new Fact.CushionMeasured("u1", Angle.ofDegrees(30)));
+        fitting.add(new Fact.CushionMeasured(UnitId.FIRST, Angle.ofDegrees(30)));
         assertThat(fitting.plan().recline().orElseThrow().settings())
                 .as("no setting reaches the band on so steep a cushion")
                 .allMatch(setting -> setting.likelihood() < 0.05);

@@ -16,6 +16,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Strap;
 import app.layette.core.entry.Fact.WebbingMove;
+import app.layette.core.entry.UnitId;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.gate.ConclusionState.State;
 import app.layette.core.rule.Conclusion;
@@ -119,14 +120,14 @@ class ShellBackTest {
     @Test
     void whileItIsUnderWayTheSlotWaitsAndAfterItTheWebbingIsLookedAtAgain() {
         FittingBuilder fitting = FittingBuilder.ready();
-        fitting.add(new Fact.WebbingMoved("u1", LOOSENED, null, null));
+        fitting.add(new Fact.WebbingMoved(UnitId.FIRST, LOOSENED, null, null));
         assertThat(fitting.state(Conclusion.SLOT).state()).isEqualTo(State.OPEN);
         assertThat(fitting.state(Conclusion.named("WEBBING")).state()).isEqualTo(State.STALE);
-        fitting.add(new Fact.WebbingMoved("u1", RAN_FREE, null, null));
+        fitting.add(new Fact.WebbingMoved(UnitId.FIRST, RAN_FREE, null, null));
         Fact.SlotsSet set = ShellBack.in(fitting.plan().situation())
                 .flatMap(back -> back.asSet(fitting.plan().situation()))
                 .orElseThrow();
-        assertThat(set).isEqualTo(new Fact.SlotsSet("u1", 1, 1, 1, 1, "short"));
+        assertThat(set).isEqualTo(new Fact.SlotsSet(UnitId.FIRST, 1, 1, 1, 1, "short"));
         fitting.add(set);
         assertThat(fitting.state(Conclusion.SLOT).passed()).isTrue();
         assertThat(fitting.state(Conclusion.named("SNUG_TEST")).state()).isEqualTo(State.STALE);

@@ -5,6 +5,7 @@ import static org.junit.jupiter.params.provider.Arguments.arguments;
 
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.RiderId;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Said;
 import app.layette.core.finding.Argument;
@@ -93,12 +94,12 @@ class RideCardTest {
                 arguments("nothing", (Consumer<FittingBuilder>) f -> {}, List.of(), true),
                 arguments(
                         "a weight past the limit",
-                        (Consumer<FittingBuilder>) f -> f.add(new Fact.Weighed("r1", Mass.ofKilograms(14))),
+                        (Consumer<FittingBuilder>) f -> f.add(new Fact.Weighed(RiderId.FIRST, Mass.ofKilograms(14))),
                         List.of(Conclusion.WEIGHT, Conclusion.SLOT),
                         false),
                 arguments(
                         "a new weight inside the limits asks for the slot again",
-                        (Consumer<FittingBuilder>) f -> f.add(new Fact.Weighed("r1", Mass.ofKilograms(3.1))),
+                        (Consumer<FittingBuilder>) f -> f.add(new Fact.Weighed(RiderId.FIRST, Mass.ofKilograms(3.1))),
                         List.of(Conclusion.SLOT_IN_REACH, Conclusion.SLOT),
                         true),
                 arguments(

@@ -18,6 +18,7 @@ import app.layette.core.entry.Fact.PageSays;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Speaker;
@@ -341,7 +342,7 @@ class CabinRulesTest {
     }
 
     private static void secured(FittingBuilder fitting, PositionId place, Method method) {
-        fitting.add(new Fact.Placed("u1", place, method));
+        fitting.add(new Fact.Placed(UnitId.FIRST, place, method));
         fitting.answer(Question.GROUND, "LEVEL").answer(Question.ANCHORS_HOOKED, "BOTH_CLICKED");
         fitting.answer(Question.STRAP, "STRAIGHT_AND_STOWED").answer(Question.SITS_WHOLE, "WHOLE");
         fitting.answer(Question.SYSTEMS, "ANCHORS_ALONE").answer(Question.MOVEMENT, "UNDER_AN_INCH");
@@ -351,12 +352,12 @@ class CabinRulesTest {
     }
 
     private static void handle(FittingBuilder fitting, HandlePosition position) {
-        fitting.add(new Fact.HandleSet("u1", position));
+        fitting.add(new Fact.HandleSet(UnitId.FIRST, position));
         fitting.answer(Question.GAP, "FLAT_HAND");
     }
 
     private static void bothSystems(FittingBuilder fitting, How how, PageSays says) {
-        fitting.add(how, new Fact.PermissionRead("u1", PermissionKey.BOTH_SYSTEMS, Speaker.SEAT, says));
+        fitting.add(how, new Fact.PermissionRead(UnitId.FIRST, PermissionKey.BOTH_SYSTEMS, Speaker.SEAT, says));
     }
 
     private static void leg(FittingBuilder fitting, LegUse use, String answer) {
@@ -365,6 +366,6 @@ class CabinRulesTest {
     }
 
     private static void gap(FittingBuilder fitting, double millimetres) {
-        fitting.add(new Fact.LengthMeasured("u1", Dimension.GAP, Length.ofMillimetres(millimetres), null));
+        fitting.add(new Fact.LengthMeasured(UnitId.FIRST, Dimension.GAP, Length.ofMillimetres(millimetres), null));
     }
 }

@@ -11,6 +11,8 @@ import app.layette.core.entry.Fact.InsertState;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.RiderId;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
 import app.layette.core.finding.RuleCode;
@@ -30,6 +32,7 @@ import app.layette.core.seat.AgeBand;
 import app.layette.core.seat.Harness;
 import app.layette.core.seat.InsertPiece;
 import app.layette.core.seat.LengthLimit;
+import app.layette.core.seat.PieceId;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.function.Function;
@@ -104,29 +107,33 @@ class ChildAndHarnessTest {
         String[] words = given.split("\\s+", 2);
         String rest = words.length > 1 ? words[1] : "";
         switch (words[0]) {
-            case "weight" -> fitting.replace(fact -> fact instanceof Fact.Weighed, new Fact.Weighed("r1", mass(rest)));
+            case "weight" ->
+                fitting.replace(fact -> fact instanceof Fact.Weighed, new Fact.Weighed(RiderId.FIRST, mass(rest)));
             case "length" -> height(fitting, Dimension.BODY, rest);
             case "shoulder" -> height(fitting, Dimension.SHOULDER, rest);
             case "crown" -> height(fitting, Dimension.CROWN, rest);
             case "guess" -> guess(fitting, rest);
             case "eye" -> {
                 fitting.without(fact -> isHeight(fact, Dimension.SHOULDER));
-                fitting.add(new Fact.ShoulderSeen("u1", Integer.parseInt(rest)));
+                fitting.add(new Fact.ShoulderSeen(RiderId.FIRST, Integer.parseInt(rest)));
             }
             case "no" -> fitting.without(fact -> isHeight(fact, Dimension.valueOf(rest)));
             case "born" -> born(fitting, rest.split(" "));
             case "screened" ->
-                fitting.add(new Fact.Screened("u1", result(rest), who(rest), FittingBuilder.TODAY, "M-1"));
+                fitting.add(new Fact.Screened(RiderId.FIRST, result(rest), who(rest), FittingBuilder.TODAY, "M-1"));
             case "set" -> set(fitting, rest.split(" "));
             case "crotch" ->
                 fitting.replace(
-                        fact -> fact instanceof Fact.CrotchSet, new Fact.CrotchSet("u1", Integer.parseInt(rest)));
+                        fact -> fact instanceof Fact.CrotchSet,
+                        new Fact.CrotchSet(UnitId.FIRST, Integer.parseInt(rest)));
             case "piece" ->
                 fitting.replace(
-                        fact -> fact instanceof Fact.InsertSet, new Fact.InsertSet("u1", "body", rest.equals("in")));
+                        fact -> fact instanceof Fact.InsertSet,
+                        new Fact.InsertSet(UnitId.FIRST, new PieceId("body"), rest.equals("in")));
             case "layer" -> layer(fitting, rest);
             case "ordered" -> ordered(fitting, rest.split(" "));
-            case "moved" -> fitting.add(new Fact.WebbingMoved("u1", Fact.WebbingMove.valueOf(rest), null, null));
+            case "moved" ->
+                fitting.add(new Fact.WebbingMoved(UnitId.FIRST, Fact.WebbingMove.valueOf(rest), null, null));
             case "instead" -> answerInstead(fitting, rest.split("="));
             case "school" -> school(fitting, rest.split("="));
             case "sheet" -> sheet(fitting.seat, rest.split("=")[0], rest.split("=")[1]);
@@ -151,7 +158,8 @@ class ChildAndHarnessTest {
         Length length = length(bare ? text.substring("bare ".length()) : text);
         fitting.replace(
                 fact -> isHeight(fact, what),
-                new Fact.LengthMeasured("r1", what, length, bare ? InsertState.BARE : InsertState.AS_IT_WILL_BE));
+                new Fact.LengthMeasured(
+                        RiderId.FIRST, what, length, bare ? InsertState.BARE : InsertState.AS_IT_WILL_BE));
     }
 
     /** The shoulder was only guessed. */
@@ -159,7 +167,7 @@ class ChildAndHarnessTest {
         fitting.without(fact -> isHeight(fact, Dimension.SHOULDER));
         fitting.add(
                 new How(How.Kind.ESTIMATED, ""),
-                new Fact.LengthMeasured("r1", Dimension.SHOULDER, length(text), InsertState.AS_IT_WILL_BE));
+                new Fact.LengthMeasured(RiderId.FIRST, Dimension.SHOULDER, length(text), InsertState.AS_IT_WILL_BE));
     }
 
     /** Days of age, days of gestation, and the birth weight in grams where it matters; {@code ?} where nobody knows it. */
@@ -171,7 +179,7 @@ class ChildAndHarnessTest {
         Mass birth = unknown ? null : Mass.ofGrams(grams);
         fitting.replace(
                 fact -> fact instanceof Fact.ChildDescribed,
-                new Fact.ChildDescribed("r1", born, gestation, Sex.FEMALE, birth));
+                new Fact.ChildDescribed(RiderId.FIRST, born, gestation, Sex.FEMALE, birth));
     }
 
     private static Fact.ScreeningResult result(String text) {
@@ -186,7 +194,7 @@ class ChildAndHarnessTest {
         fitting.replace(
                 fact -> fact instanceof Fact.SlotsSet,
                 new Fact.SlotsSet(
-                        "u1",
+                        UnitId.FIRST,
                         Integer.parseInt(slots[0]),
                         Integer.parseInt(slots[1]),
                         Integer.parseInt(slots[2]),
@@ -199,13 +207,14 @@ class ChildAndHarnessTest {
         String[] parts = text.split(" by ");
         fitting.add(
                 measured
-                        ? new Fact.LayerSeen("u1", null, length(parts[0].strip()), length(parts[1].strip()))
-                        : new Fact.LayerSeen("u1", Fact.Garment.valueOf(text), null, null));
+                        ? new Fact.LayerSeen(UnitId.FIRST, null, length(parts[0].strip()), length(parts[1].strip()))
+                        : new Fact.LayerSeen(UnitId.FIRST, Fact.Garment.valueOf(text), null, null));
     }
 
     private static void ordered(FittingBuilder fitting, String[] words) {
         LocalDate review = FittingBuilder.TODAY.plusDays(words.length > 1 ? Integer.parseInt(words[1]) : 30);
-        fitting.add(new Fact.Ordered("r1", Fact.OrderKind.valueOf(words[0]), "doctor", FittingBuilder.TODAY, review));
+        fitting.add(new Fact.Ordered(
+                RiderId.FIRST, Fact.OrderKind.valueOf(words[0]), "doctor", FittingBuilder.TODAY, review));
     }
 
     /** Another answer in its place, so that nothing after it is spoiled. */
@@ -213,7 +222,7 @@ class ChildAndHarnessTest {
         Question question = Question.valueOf(pair[0]);
         fitting.replace(
                 fact -> fact instanceof Fact.Answered answered && answered.question() == question,
-                new Fact.Answered("u1", question, pair[1]));
+                new Fact.Answered(UnitId.FIRST, question, pair[1]));
     }
 
     private static void school(FittingBuilder fitting, String[] pair) {
@@ -253,7 +262,7 @@ class ChildAndHarnessTest {
     /** A piece that must be out from an age on. */
     private static InsertPiece byAge(Double months) {
         return new InsertPiece(
-                "body",
+                new PieceId("body"),
                 "body piece",
                 Length.ofMillimetres(18),
                 List.of(

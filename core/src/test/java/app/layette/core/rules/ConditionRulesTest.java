@@ -14,6 +14,7 @@ import app.layette.core.entry.Fact.Part;
 import app.layette.core.entry.How;
 import app.layette.core.entry.PartialDate;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.SheetStatus;
 import app.layette.core.evidence.SheetVersion;
@@ -310,7 +311,7 @@ class ConditionRulesTest {
         fitting.replace(
                 fact -> fact instanceof Fact.LabelRead label && label.part() == part,
                 new Fact.LabelRead(
-                        "u1",
+                        UnitId.FIRST,
                         part,
                         model,
                         PartialDate.parse(made),
@@ -332,6 +333,6 @@ class ConditionRulesTest {
     }
 
     private static Fact adopt(int version, Fact.Adoption adoption) {
-        return new Fact.SheetAdopted("test-seat", version, adoption, "tested");
+        return new Fact.SheetAdopted(new SheetVersion("test-seat", version), adoption, "tested");
     }
 }

@@ -8,6 +8,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.RiderId;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
@@ -27,6 +29,7 @@ import app.layette.core.seat.CarBedParts;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.LegUse;
+import app.layette.core.seat.PieceId;
 import app.layette.core.seat.ReboundBar;
 import app.layette.core.seat.Rotation;
 import app.layette.core.seat.SideElement;
@@ -135,29 +138,30 @@ class DecisionTest {
             case "seat" -> says(rest, fitting.seat.permissions);
             case "car" -> says(rest, fitting.car.permissions);
             case "label" -> label(fitting, rest.substring("carrier ".length()));
-            case "weight" -> fitting.add(new Fact.Weighed("r1", Mass.ofKilograms(Double.parseDouble(rest))));
+            case "weight" -> fitting.add(new Fact.Weighed(RiderId.FIRST, Mass.ofKilograms(Double.parseDouble(rest))));
             case "length" ->
                 fitting.add(new Fact.LengthMeasured(
-                        "r1", Fact.Dimension.BODY, Length.ofCentimetres(Double.parseDouble(rest)), null));
+                        RiderId.FIRST, Fact.Dimension.BODY, Length.ofCentimetres(Double.parseDouble(rest)), null));
             case "order" ->
                 fitting.add(new Fact.Ordered(
-                        "r1",
+                        RiderId.FIRST,
                         Fact.OrderKind.valueOf(rest),
                         "doctor",
                         FittingBuilder.TODAY,
                         FittingBuilder.TODAY.plusDays(30)));
-            case "insert" -> fitting.add(new Fact.InsertSet("u1", "body", false));
+            case "insert" -> fitting.add(new Fact.InsertSet(UnitId.FIRST, new PieceId("body"), false));
             case "place" -> moved(fitting, method, rest);
             case "beside" -> beside(fitting, key(rest.replace(' ', '=')), value(rest.replace(' ', '=')));
             case "middle" -> middleBetweenPairs(fitting, method);
             case "alone" -> fitting.car.more.clear();
             case "level" -> fitting.level(Indicator.Reading.valueOf(rest));
-            case "ground" -> fitting.add(new Fact.GroundMeasured("u1", Angle.ofDegrees(Double.parseDouble(rest))));
-            case "lean" -> fitting.add(new Fact.LeanMeasured("u1", Angle.ofDegrees(Double.parseDouble(rest))));
+            case "ground" ->
+                fitting.add(new Fact.GroundMeasured(UnitId.FIRST, Angle.ofDegrees(Double.parseDouble(rest))));
+            case "lean" -> fitting.add(new Fact.LeanMeasured(UnitId.FIRST, Angle.ofDegrees(Double.parseDouble(rest))));
             case "roll" ->
-                fitting.add(
-                        new Fact.RollPlaced("u1", Fact.RollKind.valueOf(rest), null, null, mm(4), 2, mm(100), false));
-            case "handle" -> fitting.add(new Fact.HandleSet("u1", HandlePosition.valueOf(rest)));
+                fitting.add(new Fact.RollPlaced(
+                        UnitId.FIRST, Fact.RollKind.valueOf(rest), null, null, mm(4), 2, mm(100), false));
+            case "handle" -> fitting.add(new Fact.HandleSet(UnitId.FIRST, HandlePosition.valueOf(rest)));
             default -> field(fitting, words[0], rest);
         }
     }
@@ -191,7 +195,7 @@ class DecisionTest {
         if (rest.startsWith("again ")) {
             PositionId other = PositionId.parse(rest.substring("again ".length()));
             fitting.car.more.add(fitting.car.another(other));
-            fitting.add(new Fact.Placed("u1", other, method));
+            fitting.add(new Fact.Placed(UnitId.FIRST, other, method));
         } else {
             place(fitting, method, PositionId.parse(rest));
         }
@@ -212,7 +216,7 @@ class DecisionTest {
     /** Moves the good place, and everything that was fixed there with it. */
     private static void place(FittingBuilder fitting, Method method, PositionId place) {
         fitting.car.place = place;
-        fitting.replace(fact -> fact instanceof Fact.Placed, new Fact.Placed("u1", place, method));
+        fitting.replace(fact -> fact instanceof Fact.Placed, new Fact.Placed(UnitId.FIRST, place, method));
     }
 
     private static void middleBetweenPairs(FittingBuilder fitting, Method method) {

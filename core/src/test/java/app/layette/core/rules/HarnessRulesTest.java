@@ -15,7 +15,9 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Dimension;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.RiderId;
 import app.layette.core.entry.TeachItem;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Permission;
 import app.layette.core.evidence.PermissionKey;
@@ -63,7 +65,7 @@ class HarnessRulesTest {
                 row(
                         "HAR-1",
                         "by eye, later than the tape",
-                        f -> f.add(new Fact.ShoulderSeen("r1", 2)),
+                        f -> f.add(new Fact.ShoulderSeen(RiderId.FIRST, 2)),
                         FIX,
                         "notNextBelow",
                         "best",
@@ -170,7 +172,7 @@ class HarnessRulesTest {
                 row(
                         "OUT-4",
                         "a second rider is not judged along",
-                        f -> f.moreRiders.add("r2"),
+                        f -> f.moreRiders.add(new RiderId("r2")),
                         NOT_KNOWN,
                         "moreThanOne"),
                 row(
@@ -234,12 +236,12 @@ class HarnessRulesTest {
     }
 
     private static void slots(FittingBuilder f, int leftShell, int rightShell, int leftPad, int rightPad, String loop) {
-        f.add(new Fact.SlotsSet("u1", leftShell, rightShell, leftPad, rightPad, loop));
+        f.add(new Fact.SlotsSet(UnitId.FIRST, leftShell, rightShell, leftPad, rightPad, loop));
         testAgain(f);
     }
 
     private static void crotch(FittingBuilder f, int opening) {
-        f.add(new Fact.CrotchSet("u1", opening));
+        f.add(new Fact.CrotchSet(UnitId.FIRST, opening));
         testAgain(f);
     }
 
@@ -250,7 +252,7 @@ class HarnessRulesTest {
 
     private static void bare(FittingBuilder f, double millimetres) {
         f.add(new Fact.LengthMeasured(
-                "r1", Dimension.SHOULDER, Length.ofMillimetres(millimetres), Fact.InsertState.BARE));
+                RiderId.FIRST, Dimension.SHOULDER, Length.ofMillimetres(millimetres), Fact.InsertState.BARE));
     }
 
     private static void highestSlotFarBelow(FittingBuilder f) {
@@ -259,11 +261,15 @@ class HarnessRulesTest {
     }
 
     private static Fact declined(String reason) {
-        return new Fact.Taught("u1", TeachItem.READ_LEVEL, Fact.TeachOutcome.DECLINED, reason);
+        return new Fact.Taught(UnitId.FIRST, TeachItem.READ_LEVEL, Fact.TeachOutcome.DECLINED, reason);
     }
 
     private static void countersigned(FittingBuilder f) {
-        f.add(How.MEASURED, FittingBuilder.TRAINEE, f.lastSeq(), new Fact.Answered("u1", Question.CAUTIONS, "GIVEN"));
-        f.add(new Fact.Countersigned("u1"));
+        f.add(
+                How.MEASURED,
+                FittingBuilder.TRAINEE,
+                f.lastSeq(),
+                new Fact.Answered(UnitId.FIRST, Question.CAUTIONS, "GIVEN"));
+        f.add(new Fact.Countersigned(UnitId.FIRST));
     }
 }

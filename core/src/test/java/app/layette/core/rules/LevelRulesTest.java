@@ -7,6 +7,7 @@ import static app.layette.core.fixture.SeatSheetBuilder.stated;
 import static app.layette.core.rules.RuleCase.row;
 
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.finding.Argument;
 import app.layette.core.fixture.FittingBuilder;
@@ -82,7 +83,7 @@ class LevelRulesTest {
     }
 
     private static void ground(FittingBuilder fitting, double degrees) {
-        fitting.add(new Fact.GroundMeasured("u1", Angle.ofDegrees(degrees)));
+        fitting.add(new Fact.GroundMeasured(UnitId.FIRST, Angle.ofDegrees(degrees)));
     }
 
     private static void anyPart(FittingBuilder fitting) {

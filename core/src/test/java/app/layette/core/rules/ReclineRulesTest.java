@@ -13,6 +13,7 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.PageSays;
 import app.layette.core.entry.Fact.RollKind;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Said;
 import app.layette.core.evidence.Speaker;
@@ -21,6 +22,7 @@ import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.measure.Angle;
 import app.layette.core.seat.Indicator.Reading;
 import app.layette.core.seat.Recline;
+import app.layette.core.seat.SettingId;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -47,7 +49,7 @@ class ReclineRulesTest {
                         "REC-3",
                         "the sills were read after the ground was measured",
                         f -> {
-                            f.add(new Fact.GroundMeasured("u1", Angle.ofDegrees(5)));
+                            f.add(new Fact.GroundMeasured(UnitId.FIRST, Angle.ofDegrees(5)));
                             sills(f, 1, 1);
                         },
                         HOLDS,
@@ -78,7 +80,7 @@ class ReclineRulesTest {
                         "on a slope the reading on level ground is computed: 45 shown here with 2° nose-up is 47",
                         f -> {
                             f.seat.theta0 = stated(Angle.ofDegrees(51));
-                            f.add(new Fact.GroundMeasured("u1", Angle.ofDegrees(2)));
+                            f.add(new Fact.GroundMeasured(UnitId.FIRST, Angle.ofDegrees(2)));
                         },
                         FIX,
                         "readingWouldBe",
@@ -87,7 +89,7 @@ class ReclineRulesTest {
                 row(
                         "REC-3",
                         "on steep ground the reading is refused",
-                        f -> f.add(new Fact.GroundMeasured("u1", Angle.ofDegrees(-4))),
+                        f -> f.add(new Fact.GroundMeasured(UnitId.FIRST, Angle.ofDegrees(-4))),
                         FIX,
                         "readingRefused"));
     }
@@ -111,7 +113,7 @@ class ReclineRulesTest {
                         "a towel with the foot down, allowed",
                         f -> {
                             f.seat.says(PermissionKey.TOWEL, Said.ALLOWED);
-                            f.add(new Fact.DeviceSet("u1", "1"));
+                            f.add(new Fact.DeviceSet(UnitId.FIRST, new SettingId("1")));
                             towel(f);
                             checkAgain(f);
                         },
@@ -165,11 +167,12 @@ class ReclineRulesTest {
                         "REC-6",
                         "a page read here fills the gap",
                         f -> {
-                            f.add(new Fact.DeviceSet("u1", "1"));
+                            f.add(new Fact.DeviceSet(UnitId.FIRST, new SettingId("1")));
                             towel(f);
                             f.page(
                                     "44",
-                                    new Fact.PermissionRead("u1", PermissionKey.TOWEL, Speaker.SEAT, PageSays.ALLOWED));
+                                    new Fact.PermissionRead(
+                                            UnitId.FIRST, PermissionKey.TOWEL, Speaker.SEAT, PageSays.ALLOWED));
                             checkAgain(f);
                         },
                         HOLDS,
@@ -178,11 +181,12 @@ class ReclineRulesTest {
                         "REC-6",
                         "a manual that says nothing allows nothing",
                         f -> {
-                            f.add(new Fact.DeviceSet("u1", "1"));
+                            f.add(new Fact.DeviceSet(UnitId.FIRST, new SettingId("1")));
                             towel(f);
                             f.page(
                                     "44",
-                                    new Fact.PermissionRead("u1", PermissionKey.TOWEL, Speaker.SEAT, PageSays.SILENT));
+                                    new Fact.PermissionRead(
+                                            UnitId.FIRST, PermissionKey.TOWEL, Speaker.SEAT, PageSays.SILENT));
                         },
                         STOP,
                         "rollNotAllowed"),
@@ -205,24 +209,24 @@ class ReclineRulesTest {
     }
 
     private static void sills(FittingBuilder fitting, double first, double turned) {
-        fitting.add(new Fact.SillsRead("u1", Angle.ofDegrees(first), Angle.ofDegrees(turned)));
+        fitting.add(new Fact.SillsRead(UnitId.FIRST, Angle.ofDegrees(first), Angle.ofDegrees(turned)));
     }
 
     private static void lean(FittingBuilder fitting, double degrees) {
-        fitting.add(new Fact.LeanMeasured("u1", Angle.ofDegrees(degrees)));
+        fitting.add(new Fact.LeanMeasured(UnitId.FIRST, Angle.ofDegrees(degrees)));
     }
 
     private static void towel(FittingBuilder fitting) {
-        fitting.add(new Fact.RollPlaced("u1", RollKind.TOWEL, null, null, mm(4), 2, mm(157), false));
+        fitting.add(new Fact.RollPlaced(UnitId.FIRST, RollKind.TOWEL, null, null, mm(4), 2, mm(157), false));
     }
 
     private static void noodle(FittingBuilder fitting, RollKind kind) {
-        fitting.add(new Fact.RollPlaced("u1", kind, mm(65), Fact.Softness.FIRM, null, null, null, false));
+        fitting.add(new Fact.RollPlaced(UnitId.FIRST, kind, mm(65), Fact.Softness.FIRM, null, null, null, false));
     }
 
     private static void rollAndTakeOut(FittingBuilder fitting) {
         towel(fitting);
-        fitting.add(new Fact.RollPlaced("u1", RollKind.NONE, null, null, null, null, null, null));
+        fitting.add(new Fact.RollPlaced(UnitId.FIRST, RollKind.NONE, null, null, null, null, null, null));
         checkAgain(fitting);
     }
 

@@ -15,6 +15,7 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.Fact.Dimension;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.finding.Argument;
@@ -69,7 +70,7 @@ class SecuringRulesTest {
                 row(
                         "SEC-9",
                         "a position on the list",
-                        f -> f.add(new Fact.HandleSet("u1", HandlePosition.UP)),
+                        f -> f.add(new Fact.HandleSet(UnitId.FIRST, HandlePosition.UP)),
                         HOLDS,
                         "allowed",
                         "position",
@@ -82,7 +83,7 @@ class SecuringRulesTest {
                         "its page read on the spot",
                         f -> {
                             f.seat.handle = Evidence.notLooked();
-                            f.page("43", new Fact.HandlePositionRead("u1", HandlePosition.UP, ALLOWED));
+                            f.page("43", new Fact.HandlePositionRead(UnitId.FIRST, HandlePosition.UP, ALLOWED));
                         },
                         HOLDS,
                         "allowed"),
@@ -91,8 +92,8 @@ class SecuringRulesTest {
                         "two readings disagree",
                         f -> {
                             f.seat.handle = Evidence.notLooked();
-                            f.page("43", new Fact.HandlePositionRead("u1", HandlePosition.UP, ALLOWED));
-                            f.page("44", new Fact.HandlePositionRead("u1", HandlePosition.UP, NOT_ALLOWED));
+                            f.page("43", new Fact.HandlePositionRead(UnitId.FIRST, HandlePosition.UP, ALLOWED));
+                            f.page("44", new Fact.HandlePositionRead(UnitId.FIRST, HandlePosition.UP, NOT_ALLOWED));
                         },
                         NOT_KNOWN,
                         "notKnown"));
@@ -261,7 +262,7 @@ class SecuringRulesTest {
     }
 
     private static void secured(FittingBuilder fitting, PositionId place, Method method) {
-        fitting.add(new Fact.Placed("u1", place, method));
+        fitting.add(new Fact.Placed(UnitId.FIRST, place, method));
         fitting.answer(Question.GROUND, "LEVEL").answer(Question.ANCHORS_HOOKED, "BOTH_CLICKED");
         fitting.answer(Question.STRAP, "STRAIGHT_AND_STOWED").answer(Question.SITS_WHOLE, "WHOLE");
         fitting.answer(Question.SYSTEMS, "ANCHORS_ALONE").answer(Question.MOVEMENT, "UNDER_AN_INCH");
@@ -279,11 +280,11 @@ class SecuringRulesTest {
     }
 
     private static void handle(FittingBuilder fitting, HandlePosition position) {
-        fitting.add(new Fact.HandleSet("u1", position));
+        fitting.add(new Fact.HandleSet(UnitId.FIRST, position));
         fitting.answer(Question.GAP, "FLAT_HAND");
     }
 
     private static void movement(FittingBuilder fitting, double millimetres) {
-        fitting.add(new Fact.LengthMeasured("u1", Dimension.MOVEMENT, Length.ofMillimetres(millimetres), null));
+        fitting.add(new Fact.LengthMeasured(UnitId.FIRST, Dimension.MOVEMENT, Length.ofMillimetres(millimetres), null));
     }
 }

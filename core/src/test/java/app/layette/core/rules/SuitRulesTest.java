@@ -17,6 +17,8 @@ import app.layette.core.entry.Fact.ScreeningResult;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.RiderId;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.Speaker;
 import app.layette.core.fixture.FittingBuilder;
@@ -25,6 +27,7 @@ import app.layette.core.measure.Mass;
 import app.layette.core.practice.PracticeProfile.Screening;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.LengthLimit;
+import app.layette.core.seat.PieceId;
 import app.layette.core.seat.SeatKind;
 import java.util.List;
 import java.util.stream.Stream;
@@ -203,7 +206,7 @@ class SuitRulesTest {
                             order(f, OrderKind.FLAT);
                             f.replace(
                                     fact -> fact instanceof Fact.Placed,
-                                    new Fact.Placed("u1", f.car.place, Method.CAR_BED));
+                                    new Fact.Placed(UnitId.FIRST, f.car.place, Method.CAR_BED));
                             f.answer(Question.BELT_ROUTE, "STRAIGHT_IN_PATH").answer(Question.BUCKLE, "ITS_OWN");
                             f.answer(Question.LOCK_OFF, "CLOSED").answer(Question.LOCK_PROOF, "HELD");
                             f.answer(Question.LIES_FLAT, "FLAT_HEAD_AS_SHEET");
@@ -214,7 +217,7 @@ class SuitRulesTest {
                         "SUIT-7",
                         "an order without its review date",
                         f -> f.add(new Fact.Ordered(
-                                "r1", OrderKind.SEMI_RECLINED, "paediatrician", FittingBuilder.TODAY, null)),
+                                RiderId.FIRST, OrderKind.SEMI_RECLINED, "paediatrician", FittingBuilder.TODAY, null)),
                         NOT_KNOWN,
                         "orderIncomplete"),
                 row(
@@ -249,7 +252,7 @@ class SuitRulesTest {
                         "SUIT-7",
                         "an order past its review",
                         f -> f.add(new Fact.Ordered(
-                                "r1",
+                                RiderId.FIRST,
                                 OrderKind.SEMI_RECLINED,
                                 "paediatrician",
                                 FittingBuilder.TODAY.minusDays(9),
@@ -329,8 +332,8 @@ class SuitRulesTest {
                         f -> {
                             weigh(f, Mass.ofPounds(11));
                             f.height(Dimension.SHOULDER, 210);
-                            f.add(new Fact.SlotsSet("u1", 1, 1, 1, 1, "short"));
-                            f.add(new Fact.CrotchSet("u1", 2));
+                            f.add(new Fact.SlotsSet(UnitId.FIRST, 1, 1, 1, 1, "short"));
+                            f.add(new Fact.CrotchSet(UnitId.FIRST, 2));
                         },
                         FIX,
                         "mustBeOut",
@@ -397,15 +400,15 @@ class SuitRulesTest {
     /** A new weight asks for a new look at shoulder and level; both are given here. */
     private static void weigh(FittingBuilder fitting, Mass mass) {
         fitting.without(fact -> fact instanceof Fact.Weighed);
-        fitting.add(new Fact.Weighed("r1", mass));
+        fitting.add(new Fact.Weighed(RiderId.FIRST, mass));
         boolean heavy = !mass.isLessThan(Mass.ofPounds(11));
         if (heavy && mass.isMoreThan(Mass.ofPounds(11))) {
             insert(fitting, false);
         }
         if (!mass.isLessThan(Mass.ofPounds(10))) {
-            fitting.add(new Fact.CrotchSet("u1", 2));
+            fitting.add(new Fact.CrotchSet(UnitId.FIRST, 2));
         }
-        fitting.add(new Fact.SlotsSet("u1", 1, 1, 1, 1, "short"));
+        fitting.add(new Fact.SlotsSet(UnitId.FIRST, 1, 1, 1, 1, "short"));
         fitting.answer(Question.WEBBING, "STRAIGHT_HOME_AND_FREE");
         fitting.height(Dimension.SHOULDER, 210).height(Dimension.CROWN, 340);
         fitting.answer(Question.CLIP, "ARMPIT").answer(Question.SNUG, "SNUG");
@@ -417,27 +420,28 @@ class SuitRulesTest {
 
     private static void length(FittingBuilder fitting, Length length) {
         fitting.without(fact -> fact instanceof Fact.LengthMeasured each && each.what() == Dimension.BODY);
-        fitting.add(new Fact.LengthMeasured("r1", Dimension.BODY, length, null));
+        fitting.add(new Fact.LengthMeasured(RiderId.FIRST, Dimension.BODY, length, null));
     }
 
     private static void order(FittingBuilder fitting, OrderKind kind) {
-        fitting.add(
-                new Fact.Ordered("r1", kind, "paediatrician", FittingBuilder.TODAY, FittingBuilder.TODAY.plusDays(30)));
+        fitting.add(new Fact.Ordered(
+                RiderId.FIRST, kind, "paediatrician", FittingBuilder.TODAY, FittingBuilder.TODAY.plusDays(30)));
     }
 
     private static void gestation(FittingBuilder fitting, Integer days) {
-        fitting.add(new Fact.ChildDescribed("r1", FittingBuilder.TODAY.minusDays(6), days, null, Mass.ofGrams(3100)));
+        fitting.add(new Fact.ChildDescribed(
+                RiderId.FIRST, FittingBuilder.TODAY.minusDays(6), days, null, Mass.ofGrams(3100)));
     }
 
     private static void screened(FittingBuilder fitting, ScreeningResult result, String who) {
-        fitting.add(new Fact.Screened("r1", result, who, FittingBuilder.TODAY, "M-1"));
+        fitting.add(new Fact.Screened(RiderId.FIRST, result, who, FittingBuilder.TODAY, "M-1"));
     }
 
     private static void insert(FittingBuilder fitting, boolean in) {
-        fitting.add(new Fact.InsertSet("u1", "body", in));
+        fitting.add(new Fact.InsertSet(UnitId.FIRST, new PieceId("body"), in));
     }
 
     private static Fact limitRead() {
-        return new Fact.QuantityRead("u1", Fact.Quantity.ANCHOR_LIMIT, Speaker.CAR, Mass.ofPounds(65), null);
+        return new Fact.QuantityRead(UnitId.FIRST, Fact.Quantity.ANCHOR_LIMIT, Speaker.CAR, Mass.ofPounds(65), null);
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.SheetValue;
@@ -92,7 +93,7 @@ class PageAsksTest {
                     fitting.add(
                             new How(How.Kind.MANUAL, "12"),
                             new Fact.PermissionRead(
-                                    "u1",
+                                    UnitId.FIRST,
                                     permission,
                                     Speaker.valueOf(key.substring(key.lastIndexOf(':') + 1)),
                                     Fact.PageSays.ALLOWED));

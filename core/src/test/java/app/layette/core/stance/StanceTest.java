@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.Method;
+import app.layette.core.entry.UnitId;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.seat.Connectors;
 import app.layette.core.step.StepKey;
@@ -21,7 +22,7 @@ class StanceTest {
         PositionId place = new PositionId(2, side);
         fitting.car.more.add(fitting.car.another(place));
         fitting.seat.connectors = stated(new Connectors(Connectors.Kind.PUSH_ON, tail));
-        fitting.replace(fact -> fact instanceof Fact.Placed, new Fact.Placed("u1", place, method));
+        fitting.replace(fact -> fact instanceof Fact.Placed, new Fact.Placed(UnitId.FIRST, place, method));
         return Stance.of(fitting.plan().situation(), StepKey.TIGHTEN).orElseThrow();
     }
 

@@ -5,6 +5,7 @@ import app.layette.core.entry.FactCheck;
 import app.layette.core.entry.FieldProblem;
 import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.FittingRecord.Unit;
+import app.layette.core.entry.RiderId;
 import app.layette.core.entry.Sheets;
 import app.layette.core.practice.Practice;
 import app.layette.core.practice.PracticeProfile;
@@ -82,8 +83,8 @@ public record CaseDocument(Practice practice, Sheets sheets, FittingRecord recor
     }
 
     private static FittingRecord record(JsonNode fitting, LocalDate date) {
-        List<String> riders = new ArrayList<>();
-        fitting.get("riders").forEach(rider -> riders.add(rider.asString()));
+        List<RiderId> riders = new ArrayList<>();
+        fitting.get("riders").forEach(rider -> riders.add(new RiderId(rider.asString())));
         List<Unit> units = new ArrayList<>();
         fitting.get("units").forEach(unit -> units.add(LayetteJson.lenient().treeToValue(unit, Unit.class)));
         List<Entry> entries = new ArrayList<>();

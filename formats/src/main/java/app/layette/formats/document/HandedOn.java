@@ -1,5 +1,6 @@
 package app.layette.formats.document;
 
+import app.layette.core.entry.FittingRecord.Unit;
 import app.layette.formats.json.LayetteJson;
 import app.layette.formats.record.Seal;
 import java.util.ArrayList;
@@ -26,13 +27,6 @@ public record HandedOn(String from, String child, String reference, String sha25
     private static final int LONGEST_NAME = 120;
     private static final int LONGEST = 8_000_000;
     private static final String KIND = "handedOn";
-
-    /**
-     * Which seat a unit is, and whose.
-     *
-     * @param seatOf the unit whose seat it is, fixed in another car; null for a seat of its own
-     */
-    public record Unit(String id, String rider, String sheet, String seatOf) {}
 
     /**
      * What is handed on.
@@ -70,13 +64,13 @@ public record HandedOn(String from, String child, String reference, String sha25
         ArrayNode units = fitting.putArray("units");
         for (Unit unit : content.units()) {
             ObjectNode one = units.addObject()
-                    .put("id", unit.id())
-                    .put("rider", unit.rider())
-                    .put("sheet", unit.sheet());
+                    .put("id", unit.id().text())
+                    .put("rider", unit.rider().text())
+                    .put("sheet", unit.sheet().text());
             if (unit.seatOf() == null) {
-                riders.add(unit.rider());
+                riders.add(unit.rider().text());
             } else {
-                one.put("seatOf", unit.seatOf());
+                one.put("seatOf", unit.seatOf().text());
             }
         }
         all(fitting.putArray("entries"), content.entries());

@@ -168,9 +168,9 @@ public final class PlanDocument {
 
     private void write(ObjectNode node, ReclineAdvice recline) {
         node.put("basis", CamelCase.of(recline.basis()));
-        recline.recommended().ifPresent(name -> node.put("recommended", name));
-        recline.offered().ifPresent(name -> node.put("offered", name));
-        recline.settingNow().ifPresent(name -> node.put("settingNow", name));
+        recline.recommended().ifPresent(name -> node.put("recommended", name.text()));
+        recline.offered().ifPresent(name -> node.put("offered", name.text()));
+        recline.settingNow().ifPresent(name -> node.put("settingNow", name.text()));
         recline.press().ifPresent(point -> node.put("press", CamelCase.of(point)));
         node.put("looks", recline.looks());
         node.put("lookAgain", recline.lookAgain());
@@ -182,7 +182,7 @@ public final class PlanDocument {
         ArrayNode settings = node.putArray("settings");
         for (ReclineAdvice.Setting setting : recline.settings()) {
             ObjectNode each = settings.addObject();
-            each.put("name", setting.name());
+            each.put("name", setting.name().text());
             each.set("lift", write(Argument.of(setting.lift())));
             each.set("recline", write(Argument.of(setting.recline())));
             each.set("spread", write(Argument.of(setting.spread())));

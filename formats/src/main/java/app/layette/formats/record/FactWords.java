@@ -125,7 +125,7 @@ public final class FactWords {
             return String.join(" · ", said);
         }
         if (fact instanceof Fact.SheetAdopted sheet) {
-            said.add(sheet.of());
+            said.add(sheet.of().text());
         }
         for (FactField field : FactFields.of(fact.getClass())) {
             Object value = field.in(fact);

@@ -4,6 +4,7 @@ import app.layette.core.entry.Method;
 import app.layette.core.entry.PartialDate;
 import app.layette.core.entry.Question;
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.Id;
 import app.layette.core.evidence.Said;
 import app.layette.core.evidence.Written;
 import app.layette.core.measure.Angle;
@@ -90,7 +91,7 @@ final class SchemaShapes {
         if (kind.isEnum()) {
             return constants(kind, how);
         }
-        if (kind == String.class) {
+        if (kind == String.class || Id.class.isAssignableFrom(kind)) {
             return text(how.longest(), how.needed());
         }
         if (kind == boolean.class || kind == Boolean.class) {

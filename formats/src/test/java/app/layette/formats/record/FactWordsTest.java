@@ -6,6 +6,8 @@ import app.layette.core.entry.Area;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FactFields;
 import app.layette.core.entry.Misuse;
+import app.layette.core.entry.UnitId;
+import app.layette.core.evidence.SheetVersion;
 import app.layette.core.measure.UnitSystem;
 import app.layette.formats.Examples;
 import app.layette.formats.wording.Wording;
@@ -44,15 +46,17 @@ class FactWordsTest {
     @Test
     void whatWasFoundAndLookedAtIsSaidInWords() {
         FactWords facts = new FactWords(words);
-        assertThat(facts.says(new Fact.FoundSo("u1", Misuse.CLIP_LOW, true))).isEqualTo("Chest clip too low");
-        assertThat(facts.says(new Fact.FoundSo("u1", Misuse.CLIP_LOW, false)))
+        assertThat(facts.says(new Fact.FoundSo(UnitId.FIRST, Misuse.CLIP_LOW, true)))
+                .isEqualTo("Chest clip too low");
+        assertThat(facts.says(new Fact.FoundSo(UnitId.FIRST, Misuse.CLIP_LOW, false)))
                 .isEqualTo("Chest clip too low (taken back)");
-        assertThat(facts.says(new Fact.AreaLooked("u1", Area.BELT, true))).isEqualTo("belt: nothing wrong");
-        assertThat(facts.says(new Fact.PhotoTaken("u1", UUID.randomUUID(), "asLeft.HARNESS", "ab")))
+        assertThat(facts.says(new Fact.AreaLooked(UnitId.FIRST, Area.BELT, true)))
+                .isEqualTo("belt: nothing wrong");
+        assertThat(facts.says(new Fact.PhotoTaken(UnitId.FIRST, UUID.randomUUID(), "asLeft.HARNESS", "ab")))
                 .isEqualTo("the seat as left: harness");
-        assertThat(facts.says(new Fact.PhotoTaken("u1", UUID.randomUUID(), "label", "ab")))
+        assertThat(facts.says(new Fact.PhotoTaken(UnitId.FIRST, UUID.randomUUID(), "label", "ab")))
                 .isEqualTo("a label");
-        assertThat(facts.says(new Fact.SheetAdopted("some-seat", 4, Fact.Adoption.ADOPTED, null)))
+        assertThat(facts.says(new Fact.SheetAdopted(new SheetVersion("some-seat", 4), Fact.Adoption.ADOPTED, null)))
                 .startsWith("some-seat");
     }
 
@@ -71,7 +75,7 @@ class FactWordsTest {
         assertThat(app.layette.core.entry.Question.values())
                 .allSatisfy(question -> app.layette.core.entry.Answers.to(question)
                         .forEach(answer -> assertThat(
-                                        new FactWords(words).says(new Fact.Answered("u1", question, answer)))
+                                        new FactWords(words).says(new Fact.Answered(UnitId.FIRST, question, answer)))
                                 .doesNotContain("?answer", "?question")
                                 .isNotBlank()));
     }

@@ -13,13 +13,16 @@ import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.QuickSeat;
+import app.layette.core.entry.RiderId;
 import app.layette.core.entry.Sheets;
 import app.layette.core.entry.Situation;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.SheetValue;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingPlanner;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.harness.ShoulderAndSlots;
+import app.layette.core.seat.PieceId;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.step.Ask;
 import app.layette.core.vehicle.PositionId;
@@ -94,19 +97,19 @@ class EveryMissingHasItsAskTest {
                 example,
                 Truth.PAGE,
                 FactQuickSeatReadParts.builder()
-                        .of("u1")
+                        .of(UnitId.FIRST)
                         .name("Walk-in")
                         .model(model)
                         .sort(seat.kind())
                         .build());
         Sheets none = new Sheets(List.of(), List.of());
-        FittingRecord.Unit unit = new FittingRecord.Unit("u1", "r1", QuickSeat.SHEET);
+        FittingRecord.Unit unit = FittingRecord.Unit.first(QuickSeat.SHEET);
         assertThat(carry(example, none, entries, unit)).isEmpty();
     }
 
     private static Fact car(PositionId place) {
         return FactQuickCarSeenParts.builder()
-                .of("u1")
+                .of(UnitId.FIRST)
                 .name("Old estate")
                 .position(place)
                 .build();
@@ -167,16 +170,17 @@ class EveryMissingHasItsAskTest {
                 add(entries, example, truth.how(value), truth.read(value, place));
             }
             case PAGE -> add(entries, example, Truth.PAGE, truth.page(ask.key()));
-            case INSERT -> add(entries, example, How.MEASURED, new Fact.InsertSet("u1", ask.key(), true));
+            case INSERT ->
+                add(entries, example, How.MEASURED, new Fact.InsertSet(UnitId.FIRST, new PieceId(ask.key()), true));
             case ROLL ->
                 add(
                         entries,
                         example,
                         How.MEASURED,
-                        new Fact.RollPlaced("u1", Fact.RollKind.NONE, null, null, null, null, null, null));
+                        new Fact.RollPlaced(UnitId.FIRST, Fact.RollKind.NONE, null, null, null, null, null, null));
             case HEAD_ROOM ->
-                add(entries, example, How.MEASURED, new Fact.Answered("u1", Question.HEAD_ROOM, "AT_LEAST_50"));
-            case SHOULDER -> add(entries, example, How.MEASURED, new Fact.ShoulderSeen("r1", truth.slot()));
+                add(entries, example, How.MEASURED, new Fact.Answered(UnitId.FIRST, Question.HEAD_ROOM, "AT_LEAST_50"));
+            case SHOULDER -> add(entries, example, How.MEASURED, new Fact.ShoulderSeen(RiderId.FIRST, truth.slot()));
             case QUESTION -> {
                 Question question = Question.valueOf(ask.question());
                 PositionId place = ask.place().isEmpty() ? null : PositionId.parse(ask.place());
@@ -188,7 +192,7 @@ class EveryMissingHasItsAskTest {
                         .orElseGet(() -> question == Question.LATCH_PLATE
                                 ? "LOCKING"
                                 : Answers.to(question).get(0));
-                add(entries, example, How.MEASURED, new Fact.Answered("u1", question, answer, place));
+                add(entries, example, How.MEASURED, new Fact.Answered(UnitId.FIRST, question, answer, place));
             }
             default -> {
                 Entry again = example.record().entries().stream()

@@ -3,6 +3,8 @@ package app.layette.formats.taps;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.layette.core.entry.Fact;
+import app.layette.core.entry.RiderId;
+import app.layette.core.entry.UnitId;
 import app.layette.core.gate.ConclusionState;
 import app.layette.formats.Examples;
 import java.io.IOException;
@@ -70,13 +72,13 @@ class TapsTest {
         walks.add(line(
                 bedside,
                 new Walker(Examples.read("ready"), Walker::isOfBegin)
-                        .with(new Fact.BoxChosen("u1", Fact.TimeBox.BEDSIDE))
+                        .with(new Fact.BoxChosen(UnitId.FIRST, Fact.TimeBox.BEDSIDE))
                         .toTheSignature()));
         Walk moved = new Walk("Slots moved on a fitting that was ready", "ready", 5);
         walks.add(line(
                 moved,
                 new Walker(Examples.read("ready"), fact -> true)
-                        .with(new Fact.ShoulderSeen("r1", 2))
+                        .with(new Fact.ShoulderSeen(RiderId.FIRST, 2))
                         .toTheSignature()));
         for (Walk walk : RECHECKS) {
             walks.add(line(

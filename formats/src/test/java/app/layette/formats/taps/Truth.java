@@ -3,6 +3,7 @@ package app.layette.formats.taps;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
 import app.layette.core.entry.SheetValues;
+import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.evidence.PermissionKey;
 import app.layette.core.evidence.Said;
@@ -26,7 +27,7 @@ import java.util.stream.Collectors;
 
 /** What somebody finds who reads the seat's manual or looks at the car: what the whole sheets say. */
 final class Truth {
-    private static final String UNIT = "u1";
+    private static final UnitId UNIT = UnitId.FIRST;
     static final How PAGE = How.manual("12");
 
     private final SeatSheet seat;

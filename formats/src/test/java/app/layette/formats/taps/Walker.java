@@ -8,6 +8,7 @@ import app.layette.core.entry.How;
 import app.layette.core.entry.Question;
 import app.layette.core.entry.Situation;
 import app.layette.core.entry.TeachItem;
+import app.layette.core.entry.UnitId;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingPlanner;
 import app.layette.core.harness.ShoulderAndSlots;
@@ -80,8 +81,8 @@ final class Walker {
         before.newest(Fact.ChildDescribed.class).ifPresent(child -> walker.add(child.value(), carried, null));
         before.newest(Fact.Weighed.class).ifPresent(weight -> walker.add(weight.value(), carried, null));
         Fact.LabelRead label = before.label(Fact.Part.CARRIER).orElseThrow().value();
-        return walker.with(
-                new Fact.CameBack("u1", new UUID(3, 3), before.today().minusDays(20), label.model(), label.made()));
+        return walker.with(new Fact.CameBack(
+                UnitId.FIRST, new UUID(3, 3), before.today().minusDays(20), label.model(), label.made()));
     }
 
     Walker with(Fact fact) {
@@ -160,7 +161,7 @@ final class Walker {
         withIt(ask, answer);
         if (ask.kind() == Ask.Kind.LEVEL && LevelWithChild.areSidesAsked(plan().situation())) {
             // An indicator on both sides is read with one press: the same on both.
-            add(new Fact.Answered(answer.fact().of(), Question.SIDES, "ALIKE"), How.MEASURED, null);
+            add(new Fact.Answered(plan().situation().unit().id(), Question.SIDES, "ALIKE"), How.MEASURED, null);
         }
         presses.add(ask.kind() == Ask.Kind.QUESTION ? ask.question() : ask.kind() + suffix(ask));
     }
@@ -174,13 +175,13 @@ final class Walker {
                 .map(Harness.Loop::name)
                 .findFirst()
                 .orElse(null);
-        return new Fact.SlotsSet("u1", best, best, best, best, loop);
+        return new Fact.SlotsSet(UnitId.FIRST, best, best, best, best, loop);
     }
 
     /** The family says that nothing was done to the seat, and what the earlier fitting says comes with it. */
     private void asBefore() {
         Situation now = plan().situation();
-        add(new Fact.Answered("u1", Question.SINCE, "NOTHING"), How.TOLD, null);
+        add(new Fact.Answered(UnitId.FIRST, Question.SINCE, "NOTHING"), How.TOLD, null);
         CarriedOver.of(earlier.situation(), now).forEach(each -> add(each.fact(), each.how(), null));
         presses.add("SINCE");
     }
@@ -189,10 +190,10 @@ final class Walker {
     private void withIt(Ask ask, Entry answer) {
         boolean comesBack = earlier != null;
         if (ask.kind() == Ask.Kind.LEVEL && comesBack) {
-            add(new Fact.Taught("u1", TeachItem.READ_LEVEL, Fact.TeachOutcome.DONE, null), How.MEASURED, null);
+            add(new Fact.Taught(UnitId.FIRST, TeachItem.READ_LEVEL, Fact.TeachOutcome.DONE, null), How.MEASURED, null);
         }
         if (ask.kind() == Ask.Kind.MOVEMENT && comesBack) {
-            add(new Fact.Taught("u1", TeachItem.INCH_TEST, Fact.TeachOutcome.DONE, null), How.MEASURED, null);
+            add(new Fact.Taught(UnitId.FIRST, TeachItem.INCH_TEST, Fact.TeachOutcome.DONE, null), How.MEASURED, null);
         }
         if (answer.fact() instanceof Fact.Weighed) {
             said.stream()
@@ -223,7 +224,8 @@ final class Walker {
             case SCREENING -> fact instanceof Fact.Screened;
             case LABEL ->
                 fact instanceof Fact.LabelRead label && label.part().name().equals(ask.key());
-            case INSERT -> fact instanceof Fact.InsertSet piece && piece.piece().equals(ask.key());
+            case INSERT ->
+                fact instanceof Fact.InsertSet piece && piece.piece().text().equals(ask.key());
             case SLOTS -> fact instanceof Fact.SlotsSet;
             case CROTCH -> fact instanceof Fact.CrotchSet;
             case PLACE -> fact instanceof Fact.Placed;

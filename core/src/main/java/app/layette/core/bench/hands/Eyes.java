@@ -25,6 +25,7 @@ import app.layette.core.recline.IndicatorZones;
 import app.layette.core.seat.Harness;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.Indicator.Reading;
+import app.layette.core.seat.PieceId;
 import app.layette.core.secure.InchTest;
 import java.util.ArrayList;
 import java.util.List;
@@ -221,7 +222,7 @@ final class Eyes {
     private void pieces() {
         truth.insert().entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(piece -> {
             sensed.add(new Sensed("PIECE_" + piece.getKey(), piece.getValue() ? "IN" : "OUT"));
-            facts.add(new Fact.InsertSet(SEAT, piece.getKey(), piece.getValue()));
+            facts.add(new Fact.InsertSet(SEAT, new PieceId(piece.getKey()), piece.getValue()));
         });
     }
 

@@ -24,6 +24,8 @@ import app.layette.core.measure.Force;
 import app.layette.core.recline.ReclineAdvice.PressPoint;
 import app.layette.core.recline.cushion.Press;
 import app.layette.core.seat.HandlePosition;
+import app.layette.core.seat.PieceId;
+import app.layette.core.seat.SettingId;
 import app.layette.core.secure.CarrierClicked;
 import app.layette.core.secure.LockOffClosed;
 import app.layette.core.secure.TensionPanel;
@@ -100,7 +102,7 @@ public final class Hands {
                 }
                 case SET_DEVICE -> {
                     int step = step(doing.what());
-                    facts.add(new Fact.DeviceSet(SEAT, doing.what()));
+                    facts.add(new Fact.DeviceSet(SEAT, new SettingId(doing.what())));
                     return truth.with(hold.at(step));
                 }
                 case TAKE_ROLL_OUT -> {
@@ -139,7 +141,7 @@ public final class Hands {
                     String[] parts = doing.what().split("=");
                     need(parts.length == 2 && truth.insert().containsKey(parts[0]), doing);
                     boolean in = parts[1].equals("IN");
-                    facts.add(new Fact.InsertSet(SEAT, parts[0], in));
+                    facts.add(new Fact.InsertSet(SEAT, new PieceId(parts[0]), in));
                     return truth.withPiece(parts[0], in);
                 }
                 case THREAD -> {

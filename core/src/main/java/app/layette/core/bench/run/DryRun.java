@@ -15,6 +15,9 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Misuse;
+import app.layette.core.entry.RiderId;
+import app.layette.core.entry.SheetId;
+import app.layette.core.entry.UnitId;
 import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.FittingPlanner;
 import app.layette.core.practice.Practice;
@@ -60,9 +63,9 @@ public final class DryRun {
         this.caregiver = caregiver;
         this.practice = practice;
         this.hands = new Hands(scene);
-        write(new Fact.SheetAdopted(scene.seat().sheet().id(), 1, Fact.Adoption.ADOPTED, null));
-        write(new Fact.SheetAdopted(scene.car().sheet().id(), 1, Fact.Adoption.ADOPTED, null));
-        write(new Fact.Placed("u1", scene.place(), scene.method()));
+        write(new Fact.SheetAdopted(scene.seat().sheet(), Fact.Adoption.ADOPTED, null));
+        write(new Fact.SheetAdopted(scene.car().sheet(), Fact.Adoption.ADOPTED, null));
+        write(new Fact.Placed(UnitId.FIRST, scene.place(), scene.method()));
     }
 
     /**
@@ -158,8 +161,8 @@ public final class DryRun {
     /** What it made of it when there were so many entries. */
     public FittingPlan planAfter(int count) {
         FittingRecord record = new FittingRecord(
-                List.of("r1"),
-                List.of(new FittingRecord.Unit("u1", "r1", scene.seat().sheet().id())),
+                List.of(RiderId.FIRST),
+                List.of(FittingRecord.Unit.first(SheetId.of(scene.seat().sheet()))),
                 List.copyOf(entries.subList(0, count)));
         return PLANNER.plan(practice, scene.sheets(), record, scene.today());
     }

@@ -18,6 +18,7 @@ import app.layette.core.recline.ReclineAdvice.PressPoint;
 import app.layette.core.run.Step;
 import app.layette.core.seat.HandlePosition;
 import app.layette.core.seat.Indicator.Reading;
+import app.layette.core.seat.SettingId;
 import app.layette.core.step.Ask;
 import java.util.List;
 import java.util.Optional;
@@ -155,8 +156,12 @@ public final class PlannersHands {
         }
     }
 
+    private static Optional<SettingId> setting(FittingPlan plan) {
+        return plan.recline().flatMap(ReclineAdvice::recommended);
+    }
+
     private void device(FittingPlan plan) {
-        does(Hand.SET_DEVICE, plan.recline().flatMap(ReclineAdvice::recommended).orElse("1"));
+        does(Hand.SET_DEVICE, setting(plan).map(SettingId::text).orElse("1"));
         plan.recline().flatMap(ReclineAdvice::press).ifPresent(advised -> point = advised);
     }
 
@@ -202,10 +207,10 @@ public final class PlannersHands {
             does(Hand.CARRIER_OFF);
         }
         does(Hand.LOOSEN);
-        Optional<String> setting = learned.recline().flatMap(ReclineAdvice::recommended);
+        Optional<SettingId> setting = setting(learned);
         PressPoint steer = reading.isUpright() ? PressPoint.HEAD_END : PressPoint.FOOT_END;
         if (setting.isPresent() && scene.hasDevice()) {
-            does(Hand.SET_DEVICE, setting.get());
+            does(Hand.SET_DEVICE, setting.get().text());
             point = learned.recline().flatMap(ReclineAdvice::press).orElse(PressPoint.MIDDLE);
         } else {
             // No setting is left, or there is none: where one presses is what remains.

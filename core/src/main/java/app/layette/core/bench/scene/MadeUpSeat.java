@@ -28,6 +28,7 @@ import app.layette.core.seat.LegUse;
 import app.layette.core.seat.LengthLimit;
 import app.layette.core.seat.Limits;
 import app.layette.core.seat.LockOff;
+import app.layette.core.seat.PieceId;
 import app.layette.core.seat.ReboundBar;
 import app.layette.core.seat.Recline;
 import app.layette.core.seat.ReclineParts;
@@ -37,6 +38,7 @@ import app.layette.core.seat.SeatKind;
 import app.layette.core.seat.SeatSheet;
 import app.layette.core.seat.SeatSheetParts;
 import app.layette.core.seat.ServiceLife;
+import app.layette.core.seat.SettingId;
 import app.layette.core.seat.Shell;
 import app.layette.core.seat.ShellParts;
 import app.layette.core.seat.SideElement;
@@ -210,7 +212,7 @@ final class MadeUpSeat {
     private static List<InsertPiece> pieces() {
         return List.of(
                 new InsertPiece(
-                        BODY,
+                        new PieceId(BODY),
                         "body piece",
                         mm(18),
                         List.of(
@@ -225,7 +227,7 @@ final class MadeUpSeat {
     /** For an older child only. */
     private static InsertPiece out(String key, String name) {
         return new InsertPiece(
-                key,
+                new PieceId(key),
                 name,
                 mm(0),
                 List.of(
@@ -246,7 +248,7 @@ final class MadeUpSeat {
     private Recline recline(Angle theta0, Length contact, List<Length> lifts) {
         List<Recline.Step> steps = new ArrayList<>();
         for (int step = 0; step < lifts.size(); step++) {
-            steps.add(new Recline.Step(String.valueOf(step + 1), lifts.get(step), null));
+            steps.add(new Recline.Step(new SettingId(String.valueOf(step + 1)), lifts.get(step), null));
         }
         boolean hasDevice = lifts.size() > 1;
         return ReclineParts.builder()

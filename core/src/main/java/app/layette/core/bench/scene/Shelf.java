@@ -9,8 +9,11 @@ import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.RiderId;
+import app.layette.core.entry.SheetId;
 import app.layette.core.entry.Sheets;
 import app.layette.core.entry.Situation;
+import app.layette.core.entry.UnitId;
 import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.seat.SeatSheet;
@@ -88,15 +91,19 @@ public record Shelf(List<SeatSheet> seats, Situation present) {
     private static Situation present(
             long number, List<SeatSheet> seats, VehicleSheet car, boolean flat, double[] sizes, LocalDate today) {
         List<Fact> facts = List.of(
-                new Fact.SheetAdopted(seats.get(0).sheet().id(), 1, Fact.Adoption.ADOPTED, null),
-                new Fact.SheetAdopted(car.sheet().id(), 1, Fact.Adoption.ADOPTED, null),
-                new Fact.ChildDescribed("r1", today.minusDays(4), 276, Sex.MALE, Mass.ofGrams(sizes[0])),
-                new Fact.Answered("u1", Question.CONDITION, ScreeningDone.Answer.NONE),
+                new Fact.SheetAdopted(seats.get(0).sheet(), Fact.Adoption.ADOPTED, null),
+                new Fact.SheetAdopted(car.sheet(), Fact.Adoption.ADOPTED, null),
+                new Fact.ChildDescribed(RiderId.FIRST, today.minusDays(4), 276, Sex.MALE, Mass.ofGrams(sizes[0])),
+                new Fact.Answered(UnitId.FIRST, Question.CONDITION, ScreeningDone.Answer.NONE),
                 flat
                         ? new Fact.Ordered(
-                                "r1", Fact.OrderKind.FLAT, "neonatologist", today.minusDays(1), today.plusDays(14))
-                        : new Fact.Ordered("r1", Fact.OrderKind.NONE, null, null, null),
-                new Fact.Weighed("r1", Mass.ofGrams(sizes[0])),
+                                RiderId.FIRST,
+                                Fact.OrderKind.FLAT,
+                                "neonatologist",
+                                today.minusDays(1),
+                                today.plusDays(14))
+                        : new Fact.Ordered(RiderId.FIRST, Fact.OrderKind.NONE, null, null, null),
+                new Fact.Weighed(RiderId.FIRST, Mass.ofGrams(sizes[0])),
                 height(Fact.Dimension.BODY, sizes[1], null),
                 height(Fact.Dimension.SHOULDER, sizes[2], Fact.InsertState.AS_IT_WILL_BE),
                 height(Fact.Dimension.CROWN, sizes[2] + 120, Fact.InsertState.AS_IT_WILL_BE));
@@ -114,13 +121,13 @@ public record Shelf(List<SeatSheet> seats, Situation present) {
                     fact));
         }
         FittingRecord record = new FittingRecord(
-                List.of("r1"),
-                List.of(new FittingRecord.Unit("u1", "r1", seats.get(0).sheet().id())),
+                List.of(RiderId.FIRST),
+                List.of(FittingRecord.Unit.first(SheetId.of(seats.get(0).sheet()))),
                 entries);
         return Situation.of(BenchPractice.usual(), new Sheets(seats, List.of(car)), record, today);
     }
 
     private static Fact height(Fact.Dimension what, double millimetres, Fact.@Nullable InsertState insert) {
-        return new Fact.LengthMeasured("r1", what, Length.ofMillimetres(millimetres), insert);
+        return new Fact.LengthMeasured(RiderId.FIRST, what, Length.ofMillimetres(millimetres), insert);
     }
 }

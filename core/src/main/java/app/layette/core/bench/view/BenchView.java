@@ -14,7 +14,10 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.How;
 import app.layette.core.entry.Question;
+import app.layette.core.entry.RiderId;
+import app.layette.core.entry.SheetId;
 import app.layette.core.entry.Situation;
+import app.layette.core.entry.UnitId;
 import app.layette.core.harness.NothingThickUnder;
 import app.layette.core.measure.Length;
 import java.time.LocalTime;
@@ -77,10 +80,10 @@ public final class BenchView {
     /** What the drawing needs to know of papers and doll. */
     private static Situation drawnFrom(Scene scene, Truth truth) {
         List<Fact> facts = List.of(
-                new Fact.SheetAdopted(scene.seat().sheet().id(), 1, Fact.Adoption.ADOPTED, null),
-                new Fact.SheetAdopted(scene.car().sheet().id(), 1, Fact.Adoption.ADOPTED, null),
-                new Fact.Placed("u1", scene.place(), scene.method()),
-                new Fact.HandleSet("u1", truth.handle()),
+                new Fact.SheetAdopted(scene.seat().sheet(), Fact.Adoption.ADOPTED, null),
+                new Fact.SheetAdopted(scene.car().sheet(), Fact.Adoption.ADOPTED, null),
+                new Fact.Placed(UnitId.FIRST, scene.place(), scene.method()),
+                new Fact.HandleSet(UnitId.FIRST, truth.handle()),
                 height(Fact.Dimension.SHOULDER, truth.child().shoulderMm()),
                 height(Fact.Dimension.CROWN, truth.child().crownMm()));
         List<Entry> entries = new ArrayList<>();
@@ -97,13 +100,14 @@ public final class BenchView {
                     fact));
         }
         FittingRecord record = new FittingRecord(
-                List.of("r1"),
-                List.of(new FittingRecord.Unit("u1", "r1", scene.seat().sheet().id())),
+                List.of(RiderId.FIRST),
+                List.of(FittingRecord.Unit.first(SheetId.of(scene.seat().sheet()))),
                 entries);
         return Situation.of(BenchPractice.usual(), scene.sheets(), record, scene.today());
     }
 
     private static Fact height(Fact.Dimension what, double millimetres) {
-        return new Fact.LengthMeasured("r1", what, Length.ofMillimetres(millimetres), Fact.InsertState.AS_IT_WILL_BE);
+        return new Fact.LengthMeasured(
+                RiderId.FIRST, what, Length.ofMillimetres(millimetres), Fact.InsertState.AS_IT_WILL_BE);
     }
 }

@@ -62,8 +62,9 @@ final class LiftFigure {
                             SideView.lifts(byRoll, setup.deviceKind(), Length.ofMillimetres(lift)),
                             Map.of(
                                     "step",
-                                            Argument.of(now.map(ReclineAdvice.Setting::name)
-                                                    .orElse("")),
+                                            Argument.of(
+                                                    now.map(each -> each.name().text())
+                                                            .orElse("")),
                                     "lift", Argument.of(Length.ofMillimetres(lift)))));
         }
     }

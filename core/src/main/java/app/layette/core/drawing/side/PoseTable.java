@@ -7,6 +7,7 @@ import app.layette.core.measure.Length;
 import app.layette.core.recline.IndicatorZones;
 import app.layette.core.recline.ReclineAdvice;
 import app.layette.core.recline.ReclineSetUp;
+import app.layette.core.seat.SettingId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -63,7 +64,7 @@ public record PoseTable(List<Row> rows, int now, Place dial, Optional<Place> ind
      *
      * @param tried setting to draw; empty for the one it stands at
      */
-    public static Optional<PoseTable> of(Situation situation, Optional<String> tried) {
+    public static Optional<PoseTable> of(Situation situation, Optional<SettingId> tried) {
         Setup setup = new Setup(situation, tried);
         if (setup.advice().isEmpty() || ReclineSetUp.of(situation).isEmpty()) {
             return Optional.empty();
@@ -93,7 +94,7 @@ public record PoseTable(List<Row> rows, int now, Place dial, Optional<Place> ind
         IndicatorFace.Mark mark = zones.map(each -> IndicatorFace.mark(each, SideView.seenRecline(setup, pose)))
                 .orElse(new IndicatorFace.Mark(0, 0));
         return new Row(
-                setting.name(),
+                setting.name().text(),
                 Place.of(pose.base(new Point(0, 0), setup.slope())),
                 pose.baseSlope().degrees(),
                 Place.of(drawn.base(setup.pivot(), setup.slope())),

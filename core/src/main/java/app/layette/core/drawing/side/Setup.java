@@ -18,6 +18,7 @@ import app.layette.core.seat.Indicator.Reading;
 import app.layette.core.seat.OutlinePoint;
 import app.layette.core.seat.Recline;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.seat.SettingId;
 import app.layette.core.vehicle.SeatingPosition;
 import java.util.List;
 import java.util.Optional;
@@ -44,9 +45,9 @@ final class Setup {
     private final Situation situation;
     private final Optional<ReclineSetUp> known;
     private final Optional<ReclineAdvice> advice;
-    private final Optional<String> tried;
+    private final Optional<SettingId> tried;
 
-    Setup(Situation situation, Optional<String> tried) {
+    Setup(Situation situation, Optional<SettingId> tried) {
         this.situation = situation;
         this.tried = tried;
         this.known = ReclineSetUp.of(situation);

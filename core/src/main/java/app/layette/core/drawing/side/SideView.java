@@ -13,6 +13,7 @@ import app.layette.core.recline.ReclineAdvice;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.Recline.DeviceKind;
 import app.layette.core.seat.SeatKind;
+import app.layette.core.seat.SettingId;
 import app.layette.core.step.Ask;
 import java.util.List;
 import java.util.Map;
@@ -34,7 +35,7 @@ public final class SideView {
     }
 
     /** Draws the restraint at a setting that is only tried. */
-    public static Drawing of(Situation situation, Optional<String> tried) {
+    public static Drawing of(Situation situation, Optional<SettingId> tried) {
         return of(situation, tried, List.of());
     }
 
@@ -43,7 +44,7 @@ public final class SideView {
      *
      * @param marks what they ask, in their order; what is on no part of the drawing gets no number on it
      */
-    public static Drawing of(Situation situation, Optional<String> tried, List<Ask> marks) {
+    public static Drawing of(Situation situation, Optional<SettingId> tried, List<Ask> marks) {
         Setup setup = new Setup(situation, tried);
         Pose pose = setup.at(setup.now());
         Sketch sketch = new Sketch();
