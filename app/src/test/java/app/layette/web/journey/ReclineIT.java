@@ -118,7 +118,7 @@ class ReclineIT {
                 / recline.contact().value().orElseThrow().millimetres()));
         Indicator indicator = recline.indicator().value().orElseThrow();
         Angle stands = Angle.ofDegrees(recline.theta0().value().orElseThrow().degrees() - slope + tilt);
-        return new IndicatorZones(indicator, indicator.bands().get(0)).reading(stands);
+        return new IndicatorZones(indicator, indicator.bands().get(0).borders().orElseThrow()).reading(stands);
     }
 
     private static String sentence(Reading reading) {

@@ -119,9 +119,10 @@ public final class Expiry implements Rule.OfPlace {
         if (life.isEmpty()) {
             return printed.map(day -> new LastDay(label.part(), Optional.of(day)));
         }
-        Optional<LocalDate> counted = life.get().kind() == ServiceLife.Kind.YEARS && label.made() != null
-                ? Optional.of(label.made().firstDay().plusYears(life.get().years()))
-                : Optional.empty();
+        PartialDate made = label.made();
+        Integer years = life.get().years();
+        Optional<LocalDate> counted =
+                made != null && years != null ? Optional.of(made.firstDay().plusYears(years)) : Optional.empty();
         Optional<LocalDate> earlier =
                 Stream.of(printed, counted).flatMap(Optional::stream).min(LocalDate::compareTo);
         if (earlier.isPresent()) {

@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What of a record speaks of one unit. What another rider or seat is told, weighed or answered says nothing of it; what is
@@ -69,11 +70,11 @@ final class About {
     }
 
     /** The car of a unit: its own where the seat is there besides, else the one that the fitting began with. */
-    private Optional<UnitId> carOf(Subject of) {
+    private Optional<UnitId> carOf(@Nullable Subject of) {
         return named(of).filter(Unit::isInAnotherCar).map(Unit::id);
     }
 
-    private Optional<Unit> named(Subject of) {
+    private Optional<Unit> named(@Nullable Subject of) {
         return Optional.ofNullable(of).map(each -> units.get(each.text()));
     }
 
@@ -162,9 +163,9 @@ final class About {
 
     /** Whether it stands here on a base that is not known to be the one of the first car: one that only looks alike is not. */
     private boolean isOnBaseOfItsOwn(List<Entry> effective) {
-        Method method = null;
-        LabelRead here = null;
-        LabelRead there = null;
+        @Nullable Method method = null;
+        @Nullable LabelRead here = null;
+        @Nullable LabelRead there = null;
         for (Entry entry : effective) {
             Optional<Unit> of = named(entry.fact().of()).filter(each -> each.isSameSeatAs(unit));
             if (of.isEmpty()) {
@@ -182,7 +183,7 @@ final class About {
         return method != null && method.isOnBase() && !(here != null && isTheSame(here, there));
     }
 
-    private static boolean isTheSame(LabelRead here, LabelRead there) {
+    private static boolean isTheSame(LabelRead here, @Nullable LabelRead there) {
         return there != null
                 && here.made() != null
                 && Objects.equals(here.model(), there.model())

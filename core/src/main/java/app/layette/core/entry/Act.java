@@ -2,6 +2,7 @@ package app.layette.core.entry;
 
 import app.layette.core.seat.SeatKind;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** Things done with the hands that make earlier checks worth less. */
 public enum Act {
@@ -26,9 +27,9 @@ public enum Act {
     /** A shell that turns, turned to the door to harness the child. */
     TURNED_TO_DOOR(Change.TURNED);
 
-    private final Change change;
+    private final @Nullable Change change;
 
-    Act(Change change) {
+    Act(@Nullable Change change) {
         this.change = change;
     }
 

@@ -11,9 +11,9 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The sheet versions that a fitting has taken. The first adoption of a sheet is anybody's; going to a newer version, or
@@ -24,7 +24,7 @@ record AdoptedSheets(Optional<SeatSheet> seat, Optional<VehicleSheet> car, int c
     static AdoptedSheets of(Sheets sheets, SheetId seatSheet, List<Entry> entries) {
         Map<SheetId, Integer> adopted = new HashMap<>();
         Set<SheetVersion> declined = new HashSet<>();
-        SheetId carSheet = null;
+        @Nullable SheetId carSheet = null;
         int carSince = 0;
         for (Entry entry : entries) {
             if (!(entry.fact() instanceof SheetAdopted choice)) {
@@ -58,11 +58,10 @@ record AdoptedSheets(Optional<SeatSheet> seat, Optional<VehicleSheet> car, int c
         return new AdoptedSheets(seat, car, carSince, List.copyOf(pending));
     }
 
-    private static Optional<SheetVersion> chosen(SheetId id, Map<SheetId, Integer> adopted) {
+    private static Optional<SheetVersion> chosen(@Nullable SheetId id, Map<SheetId, Integer> adopted) {
         return Optional.ofNullable(id)
-                .map(adopted::get)
-                .filter(Objects::nonNull)
-                .map(version -> new SheetVersion(id.text(), version));
+                .flatMap(each ->
+                        Optional.ofNullable(adopted.get(each)).map(version -> new SheetVersion(each.text(), version)));
     }
 
     private static boolean isNewer(SheetVersion candidate, SheetVersion inUse) {

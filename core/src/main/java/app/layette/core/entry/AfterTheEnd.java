@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 
@@ -74,7 +75,7 @@ public final class AfterTheEnd {
      * it would speak of what is no longer so.
      */
     public boolean isOvertaken(UUID correction) {
-        Entry waits = all.get(correction);
+        Entry waits = Objects.requireNonNull(all.get(correction), "no such correction");
         UUID first = first(waits);
         return all.values().stream()
                 .filter(each ->

@@ -10,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * All about a question that is answered by eye.
@@ -103,7 +104,7 @@ public record Asked(
         private final Map<String, Optional<Weight>> answers = new LinkedHashMap<>();
         private final Map<String, String> findings = new HashMap<>();
         private final List<Shown> looks = new ArrayList<>();
-        private RuleCode rule;
+        private @Nullable RuleCode rule;
         private Known known = Known.SEEN;
         private boolean carried;
         private Whose whose = Whose.CAR;

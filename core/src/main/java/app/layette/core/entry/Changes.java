@@ -10,6 +10,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Finds the changes in a row of entries: acts, settings that differ from what was set before, another car or seat, and
@@ -31,7 +32,7 @@ final class Changes {
     private final Map<String, Integer> ranks = new HashMap<>();
     private final Map<Fact.Part, Fact.LabelRead> labels = new HashMap<>();
     private final Map<Object, Fact.QuickCarSeen> quickPlaces = new HashMap<>();
-    private String car;
+    private @Nullable String car;
 
     private Changes(Set<SheetId> seatSheets) {
         this.seatSheets = seatSheets;
@@ -109,12 +110,12 @@ final class Changes {
                         || differ(before.doNotUseAfter(), label.doNotUseAfter()));
     }
 
-    private static String normal(String model) {
+    private static @Nullable String normal(@Nullable String model) {
         return model == null ? null : model.replaceAll("\\s+", "").toUpperCase(Locale.ROOT);
     }
 
     /** Two things that are both known and not the same; what was not read before says nothing. */
-    private static boolean differ(Object before, Object after) {
+    private static boolean differ(@Nullable Object before, @Nullable Object after) {
         return before != null && after != null && !before.equals(after);
     }
 

@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The envelope around a fact.
@@ -29,11 +30,11 @@ public record Entry(
         OffsetDateTime at,
         Author by,
         How how,
-        UUID corrects,
+        @Nullable UUID corrects,
         Fact fact,
-        OffsetDateTime arrived,
-        Boolean waited,
-        UUID look) {
+        @Nullable OffsetDateTime arrived,
+        @Nullable Boolean waited,
+        @Nullable UUID look) {
     /** How much earlier than its arrival an entry may say it was made, when it did not wait for a connection. */
     private static final Duration USUAL_DELAY = Duration.ofHours(12);
 
@@ -45,7 +46,8 @@ public record Entry(
     }
 
     /** An entry that no server took: of a document, or thought of. */
-    public Entry(UUID id, int seq, int seen, OffsetDateTime at, Author by, How how, UUID corrects, Fact fact) {
+    public Entry(
+            UUID id, int seq, int seen, OffsetDateTime at, Author by, How how, @Nullable UUID corrects, Fact fact) {
         this(id, seq, seen, at, by, how, corrects, fact, null, null, null);
     }
 

@@ -32,6 +32,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What an entry says. A closed set: a kind that is not here is refused. Every fact names what it is about ({@code of}):
@@ -51,9 +52,9 @@ public sealed interface Fact {
             @Written(needed = true, days = DayBounds.LAST_FIVE_YEARS)
             LocalDate born,
 
-            @Written(from = 154, to = 308) Integer gestationDays,
-            Sex sex,
-            @Written(in = Bounds.BIRTH_MASS) Mass birthWeight)
+            @Written(from = 154, to = 308) @Nullable Integer gestationDays,
+            @Nullable Sex sex,
+            @Written(in = Bounds.BIRTH_MASS) @Nullable Mass birthWeight)
             implements Fact {
         /** The child as it was described. */
         public Child child() {
@@ -76,7 +77,7 @@ public sealed interface Fact {
             Subject of,
             @Written(needed = true, which = true) Dimension what,
             @Written(needed = true) Length length,
-            InsertState insert)
+            @Nullable InsertState insert)
             implements Fact {
         public LengthMeasured {
             of = of == null || what == null ? of : what.isOfTheChild() ? new RiderId(of.text()) : new UnitId(of.text());
@@ -91,9 +92,9 @@ public sealed interface Fact {
     record LabelRead(
             UnitId of,
             @Written(needed = true, which = true) Part part,
-            String model,
-            @Written(days = DayBounds.MADE) PartialDate made,
-            PartialDate doNotUseAfter)
+            @Nullable String model,
+            @Written(days = DayBounds.MADE) @Nullable PartialDate made,
+            @Nullable PartialDate doNotUseAfter)
             implements Fact {}
 
     /**
@@ -105,7 +106,7 @@ public sealed interface Fact {
             UnitId of,
             @Written(needed = true, which = true) Question question,
             @Written(needed = true, as = "constant") String answer,
-            @Written(which = true) PositionId place)
+            @Written(which = true) @Nullable PositionId place)
             implements Fact {
         /** An answer about the chosen place, or about none. */
         public Answered(UnitId of, Question question, String answer) {
@@ -134,8 +135,8 @@ public sealed interface Fact {
             UnitId of,
             @Written(needed = true) Quantity quantity,
             @Written(needed = true) Speaker speaker,
-            @Written(in = Bounds.SHEET_MASS) Mass mass,
-            Length length)
+            @Written(in = Bounds.SHEET_MASS) @Nullable Mass mass,
+            @Nullable Length length)
             implements Fact {}
 
     /**
@@ -149,13 +150,13 @@ public sealed interface Fact {
     record SheetValueRead(
             UnitId of,
             @Written(needed = true) SheetValue value,
-            @Written(which = true) PositionId place,
+            @Written(which = true) @Nullable PositionId place,
             @Written(needed = true, longest = 400) String says,
-            @Written(in = Bounds.SHEET_MASS) Mass from,
-            @Written(in = Bounds.SHEET_MASS) Mass to)
+            @Written(in = Bounds.SHEET_MASS) @Nullable Mass from,
+            @Written(in = Bounds.SHEET_MASS) @Nullable Mass to)
             implements Fact {
         /** A value that is said of every weight. */
-        public SheetValueRead(UnitId of, SheetValue value, PositionId place, String says) {
+        public SheetValueRead(UnitId of, SheetValue value, @Nullable PositionId place, String says) {
             this(of, value, place, says, null, null);
         }
     }
@@ -172,9 +173,9 @@ public sealed interface Fact {
      */
     record LayerSeen(
             UnitId of,
-            Garment garment,
-            @Written(in = Bounds.LAYER) Length loose,
-            @Written(in = Bounds.LAYER) Length pressed)
+            @Nullable Garment garment,
+            @Written(in = Bounds.LAYER) @Nullable Length loose,
+            @Written(in = Bounds.LAYER) @Nullable Length pressed)
             implements Fact {}
 
     /**
@@ -184,8 +185,9 @@ public sealed interface Fact {
     record WebbingMoved(
             UnitId of,
             @Written(needed = true) WebbingMove move,
-            Strap strap,
-            @Written(from = 1, to = 12) Integer slot) implements Fact {}
+            @Nullable Strap strap,
+            @Written(from = 1, to = 12) @Nullable Integer slot)
+            implements Fact {}
 
     /** Which run this is to be: a fitting in a car, or teaching at the bedside without one. */
     record BoxChosen(UnitId of, @Written(needed = true) TimeBox box) implements Fact {}
@@ -200,7 +202,7 @@ public sealed interface Fact {
             @Written(from = 0, to = 12) int rightShell,
             @Written(from = 0, to = 12) int leftPad,
             @Written(from = 0, to = 12) int rightPad,
-            String loop)
+            @Nullable String loop)
             implements Fact {}
 
     /** The crotch opening in use, from 1, nearest the shell back first. */
@@ -221,12 +223,12 @@ public sealed interface Fact {
     record RollPlaced(
             UnitId of,
             @Written(needed = true) RollKind roll,
-            @Written(in = Bounds.ROLL) Length diameter,
-            Softness softness,
-            @Written(in = Bounds.CLOTH_THICKNESS) Length thickness,
-            @Written(from = 1, to = 16) Integer layers,
-            @Written(in = Bounds.CLOTH) Length rolled,
-            Boolean underFoot)
+            @Written(in = Bounds.ROLL) @Nullable Length diameter,
+            @Nullable Softness softness,
+            @Written(in = Bounds.CLOTH_THICKNESS) @Nullable Length thickness,
+            @Written(from = 1, to = 16) @Nullable Integer layers,
+            @Written(in = Bounds.CLOTH) @Nullable Length rolled,
+            @Nullable Boolean underFoot)
             implements Fact {}
 
     /** Ground slope along the car, nose-up positive. */
@@ -270,16 +272,19 @@ public sealed interface Fact {
             UnitId of,
             @Written(needed = true) TeachItem item,
             @Written(needed = true) TeachOutcome outcome,
-            @Written(longest = 2000, free = true) String reason)
+            @Written(longest = 2000, free = true) @Nullable String reason)
             implements Fact {}
 
     /** An order of the baby's clinicians. {@code role}, {@code on} and {@code reviewOn} are empty for NONE. */
     record Ordered(
             RiderId of,
             @Written(needed = true) OrderKind order,
-            @Written(free = true) String role,
-            @Written(days = DayBounds.LAST_FIVE_YEARS) LocalDate on,
-            LocalDate reviewOn)
+            @Written(free = true) @Nullable String role,
+
+            @Written(days = DayBounds.LAST_FIVE_YEARS) @Nullable
+            LocalDate on,
+
+            @Nullable LocalDate reviewOn)
             implements Fact {}
 
     /**
@@ -290,10 +295,10 @@ public sealed interface Fact {
     record Screened(
             RiderId of,
             @Written(needed = true) ScreeningResult result,
-            @Written(free = true) String who,
-            LocalDate on,
+            @Written(free = true) @Nullable String who,
+            @Nullable LocalDate on,
 
-            @Written(says = "Model number of the restraint it was done in.")
+            @Written(says = "Model number of the restraint it was done in.") @Nullable
             String restraint)
             implements Fact {}
 
@@ -307,11 +312,11 @@ public sealed interface Fact {
             SheetId of,
             @Written(from = 1) int version,
             @Written(needed = true) Adoption adoption,
-            @Written(longest = 2000, free = true) String reason,
-            UnitId unit)
+            @Written(longest = 2000, free = true) @Nullable String reason,
+            @Nullable UnitId unit)
             implements Fact {
         /** A sheet of any seat, or of the car that the fitting began with. */
-        public SheetAdopted(SheetVersion sheet, Adoption adoption, String reason) {
+        public SheetAdopted(SheetVersion sheet, Adoption adoption, @Nullable String reason) {
             this(new SheetId(sheet.id()), sheet.version(), adoption, reason, null);
         }
 
@@ -333,14 +338,14 @@ public sealed interface Fact {
             UnitId of,
             @Written(needed = true) String name,
             @Written(needed = true) PositionId position,
-            Facing facing,
-            Airbag airbag,
-            OwnAnchors anchors,
-            Floor floor,
-            Retractor retractor,
-            LatchPlate latchPlate,
-            BeltSort belt,
-            Belt.Kind beltKind)
+            @Nullable Facing facing,
+            @Nullable Airbag airbag,
+            @Nullable OwnAnchors anchors,
+            @Nullable Floor floor,
+            @Nullable Retractor retractor,
+            @Nullable LatchPlate latchPlate,
+            @Nullable BeltSort belt,
+            Belt.@Nullable Kind beltKind)
             implements Fact {}
 
     /**
@@ -354,17 +359,17 @@ public sealed interface Fact {
             UnitId of,
             @Written(needed = true) String name,
             @Written(needed = true) String model,
-            @Written(in = Bounds.CHILD_MASS) Mass weightMin,
-            @Written(in = Bounds.CHILD_MASS) Mass weightMax,
-            @Written(in = Bounds.BODY) Length lengthMax,
-            @Written(from = 1, to = 12) Integer slots,
-            Indicator.Kind indicator,
-            Indicator.Pass pass,
-            @Written(in = Bounds.CHILD_MASS) Mass zoneFrom,
-            @Written(in = Bounds.CHILD_MASS) Mass zoneTo,
-            RoutingsShown routings,
-            HandlePosition handle,
-            SeatKind sort)
+            @Written(in = Bounds.CHILD_MASS) @Nullable Mass weightMin,
+            @Written(in = Bounds.CHILD_MASS) @Nullable Mass weightMax,
+            @Written(in = Bounds.BODY) @Nullable Length lengthMax,
+            @Written(from = 1, to = 12) @Nullable Integer slots,
+            Indicator.@Nullable Kind indicator,
+            Indicator.@Nullable Pass pass,
+            @Written(in = Bounds.CHILD_MASS) @Nullable Mass zoneFrom,
+            @Written(in = Bounds.CHILD_MASS) @Nullable Mass zoneTo,
+            @Nullable RoutingsShown routings,
+            @Nullable HandlePosition handle,
+            @Nullable SeatKind sort)
             implements Fact {}
 
     /** The caregiver signs for the teach-back: initials, on the technician's screen. */
@@ -406,8 +411,8 @@ public sealed interface Fact {
             UnitId of,
             @Written(needed = true) UUID fitting,
             @Written(needed = true) LocalDate on,
-            String model,
-            PartialDate made)
+            @Nullable String model,
+            @Nullable PartialDate made)
             implements Fact {}
 
     /** Only ever a correction: what it corrects was entered by mistake and never was so. */
@@ -424,7 +429,7 @@ public sealed interface Fact {
      */
     record Noted(
             Subject of,
-            UUID about,
+            @Nullable UUID about,
 
             @Written(needed = true, longest = 2000, free = true)
             String text) implements Fact {
@@ -457,7 +462,8 @@ public sealed interface Fact {
             UnitId of,
             @Written(needed = true) RiderId rider,
             @Written(needed = true) SheetId sheet,
-            UnitId seatOf) implements Fact {
+            @Nullable UnitId seatOf)
+            implements Fact {
         /** A seat of its own. */
         public UnitJoined(UnitId of, RiderId rider, SheetId sheet) {
             this(of, rider, sheet, null);
@@ -489,13 +495,13 @@ public sealed interface Fact {
     record Ended(
             UnitId of,
             @Written(needed = true) Ending ending,
-            @Written(longest = 2000, free = true) String said,
-            @Written(longest = 2000, free = true) String offered,
-            @Written(longest = 2000, free = true) String told,
-            Decision decision)
+            @Written(longest = 2000, free = true) @Nullable String said,
+            @Written(longest = 2000, free = true) @Nullable String offered,
+            @Written(longest = 2000, free = true) @Nullable String told,
+            @Nullable Decision decision)
             implements Fact {
         /** An ending without a kept decision. */
-        public Ended(UnitId of, Ending ending, String said, String offered, String told) {
+        public Ended(UnitId of, Ending ending, @Nullable String said, @Nullable String offered, @Nullable String told) {
             this(of, ending, said, offered, told, null);
         }
 

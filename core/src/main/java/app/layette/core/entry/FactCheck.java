@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Checks a fact before it becomes an entry: ranges, dates, and names that must be on the sheet. All problems are
@@ -86,7 +87,7 @@ public final class FactCheck {
         }
     }
 
-    private void field(FactField field, Object value, Fact fact, boolean strict) {
+    private void field(FactField field, @Nullable Object value, Fact fact, boolean strict) {
         String name = field.name();
         if (value == null) {
             if (field.isNeeded()) {
@@ -261,13 +262,13 @@ public final class FactCheck {
         }
     }
 
-    private void needed(String field, Object value) {
+    private void needed(String field, @Nullable Object value) {
         if (value == null) {
             problems.add(new FieldProblem(field, "", "NEEDED", "", ""));
         }
     }
 
-    private void ordered(String field, Mass from, Mass to) {
+    private void ordered(String field, @Nullable Mass from, @Nullable Mass to) {
         if (from != null && to != null && to.isLessThan(from)) {
             problems.add(FieldProblem.outside(field, to, both(from), both(MassRange.CHILD.max())));
         }
@@ -348,7 +349,7 @@ public final class FactCheck {
         }
     }
 
-    private static boolean isBlank(String text) {
+    private static boolean isBlank(@Nullable String text) {
         return text == null || text.isBlank();
     }
 

@@ -10,6 +10,7 @@ import java.lang.reflect.RecordComponent;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.OptionalInt;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One field of a kind of entry, as its component says it.
@@ -103,7 +104,7 @@ public record FactField(Class<? extends Fact> kind, RecordComponent component, W
     }
 
     /** What an entry says there; {@code null} where it says nothing. */
-    public Object in(Fact fact) {
+    public @Nullable Object in(Fact fact) {
         try {
             return component.getAccessor().invoke(fact);
         } catch (ReflectiveOperationException e) {

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 
@@ -23,7 +24,7 @@ public final class FactFields {
 
     /** The fields of a kind of entry, in the order of its record. */
     public static List<FactField> of(Class<? extends Fact> kind) {
-        return FIELDS.get(kind);
+        return Objects.requireNonNull(FIELDS.get(kind), kind.getName());
     }
 
     /** A field by its name; empty where the kind has none of it. */

@@ -2,6 +2,7 @@ package app.layette.core.entry;
 
 import java.util.List;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One fitting as it is kept.
@@ -19,7 +20,11 @@ public record FittingRecord(List<RiderId> riders, List<Unit> units, List<Entry> 
      * @param sheet id of its seat sheet
      * @param seatOf the unit whose seat this is too, fixed in another car; null for a seat of its own
      */
-    public record Unit(UnitId id, RiderId rider, SheetId sheet, UnitId seatOf) {
+    public record Unit(
+            UnitId id,
+            RiderId rider,
+            SheetId sheet,
+            @Nullable UnitId seatOf) {
         /** A seat of its own. */
         public Unit(UnitId id, RiderId rider, SheetId sheet) {
             this(id, rider, sheet, null);

@@ -28,11 +28,13 @@ public final class Neighbours {
     }
 
     static Neighbours of(FittingRecord record, Unit unit, Sheets sheets, List<Entry> effective) {
-        Map<Boolean, List<Unit>> besides = record.units().stream()
+        List<Unit> besides = record.units().stream()
                 .filter(each -> !each.id().equals(unit.id()))
-                .collect(Collectors.partitioningBy(each -> each.isSameSeatAs(unit)));
-        List<Unit> others = besides.get(false);
-        List<Unit> inOtherCars = besides.get(true);
+                .toList();
+        List<Unit> others =
+                besides.stream().filter(each -> !each.isSameSeatAs(unit)).toList();
+        List<Unit> inOtherCars =
+                besides.stream().filter(each -> each.isSameSeatAs(unit)).toList();
         Map<UnitId, Fact.Placed> places = new LinkedHashMap<>();
         Map<String, Length> widths = new LinkedHashMap<>();
         if (others.isEmpty()) {
@@ -90,11 +92,12 @@ public final class Neighbours {
     /** Where the others are, and how each is fixed; one that has no place yet, or was not fitted, is not among them. */
     public List<Standing> standing() {
         return others.stream()
-                .filter(each -> places.containsKey(each.id()))
-                .map(each -> new Standing(
-                        places.get(each.id()).position(),
-                        places.get(each.id()).method(),
-                        Optional.ofNullable(widths.get(each.sheet().text()))))
+                .flatMap(each -> Optional.ofNullable(places.get(each.id()))
+                        .map(placed -> new Standing(
+                                placed.position(),
+                                placed.method(),
+                                Optional.ofNullable(widths.get(each.sheet().text()))))
+                        .stream())
                 .toList();
     }
 

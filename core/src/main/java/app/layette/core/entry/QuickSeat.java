@@ -6,6 +6,7 @@ import app.layette.core.evidence.Said;
 import app.layette.core.evidence.SheetStatus;
 import app.layette.core.evidence.SheetVersion;
 import app.layette.core.evidence.Source;
+import app.layette.core.measure.Mass;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.LengthLimit;
 import app.layette.core.seat.Limits;
@@ -17,6 +18,7 @@ import app.layette.core.seat.SeatSheetParts;
 import app.layette.core.seat.WeightBand;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A seat that is not on the shelf, made from what was read of it. What nobody read stays not looked at: without a pass
@@ -46,18 +48,20 @@ public final class QuickSeat {
                 .build();
     }
 
-    private static Indicator indicator(Fact.QuickSeatRead seat) {
+    private static @Nullable Indicator indicator(Fact.QuickSeatRead seat) {
         if (seat.indicator() == null) {
             return null;
         }
-        List<Indicator.Band> zone = seat.pass() == null
+        Mass from = seat.zoneFrom();
+        Mass to = seat.zoneTo();
+        List<Indicator.Band> zone = seat.pass() == null || from == null || to == null
                 ? List.of()
-                : List.of(new Indicator.Band(WeightBand.fromToInclusive(seat.zoneFrom(), seat.zoneTo()), null, null));
+                : List.of(new Indicator.Band(WeightBand.fromToInclusive(from, to), null, null));
         Indicator.Pass pass = seat.pass() == null ? Indicator.Pass.WHOLLY_INSIDE : seat.pass();
         return new Indicator(seat.indicator(), Indicator.Mount.CARRIER, pass, zone);
     }
 
-    private static Map<PermissionKey, Evidence<Said>> permissions(Fact.RoutingsShown shown, Source source) {
+    private static Map<PermissionKey, Evidence<Said>> permissions(Fact.@Nullable RoutingsShown shown, Source source) {
         if (shown == null) {
             return Map.of();
         }
@@ -70,7 +74,7 @@ public final class QuickSeat {
                 Evidence.stated(american ? Said.ALLOWED : Said.NOT_ALLOWED, source));
     }
 
-    private static <T> Evidence<T> asRead(T value, Source source) {
+    private static <T> Evidence<T> asRead(@Nullable T value, Source source) {
         return value == null ? Evidence.notLooked() : Evidence.stated(value, source);
     }
 }

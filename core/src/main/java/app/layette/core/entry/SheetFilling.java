@@ -158,7 +158,7 @@ final class SheetFilling {
                             read -> isYes(read) ? List.of(country.get()) : List.of()));
         }
         if (baseModel.isPresent()) {
-            BaseFit base = new BaseFit(null, List.of(baseModel.get()), null, null);
+            BaseFit base = new BaseFit(baseModel.get(), List.of(baseModel.get()), null, null);
             seat = Copies.with(
                     seat,
                     "bases",
@@ -211,12 +211,13 @@ final class SheetFilling {
         return ofSheet.isLooked()
                 ? ofSheet
                 : pages.stream()
-                        .filter(page -> page.value().quantity() == quantity
-                                && page.value().mass() != null)
-                        .max(Comparator.comparing(page -> page.value().mass()))
-                        .map(page -> Evidence.stated(
-                                page.value().mass(),
-                                new Source("manual", page.how().place(), page.on())))
+                        .filter(page -> page.value().quantity() == quantity)
+                        .flatMap(page -> Optional.ofNullable(page.value().mass())
+                                .map(mass -> new Evidence.Stated<>(
+                                        mass, new Source("manual", page.how().place(), page.on())))
+                                .stream())
+                        .max(Comparator.comparing(Evidence.Stated::said))
+                        .map(heaviest -> (Evidence<Mass>) heaviest)
                         .orElse(ofSheet);
     }
 
@@ -261,7 +262,10 @@ final class SheetFilling {
     }
 
     private static WeightBand weights(Fact.SheetValueRead said) {
-        return WeightBand.fromToInclusive(said.from(), said.to());
+        Mass from = said.from();
+        Mass to = said.to();
+        // What is said of no weights is said of no child.
+        return from == null || to == null ? NO_CHILD : WeightBand.fromToInclusive(from, to);
     }
 
     /** The opening that the page gives; the others are for children of other weights. */
@@ -312,8 +316,8 @@ final class SheetFilling {
                         Indicator.Pass.WHOLLY_INSIDE,
                         List.of(),
                         null,
-                        null,
-                        null));
+                        Indicator.USUAL_PART,
+                        Indicator.USUAL_PART));
         Optional<Stamped<Fact.SheetValueRead>> pass = read(SheetValue.LEVEL_PASS);
         Optional<Stamped<Fact.SheetValueRead>> sides = read(SheetValue.SIDES);
         return indicator.map(each -> {

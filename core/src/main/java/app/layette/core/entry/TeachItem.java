@@ -1,6 +1,7 @@
 package app.layette.core.entry;
 
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the caregiver does while the technician watches, in the order in which it is done: the inch test comes after
@@ -28,9 +29,9 @@ public enum TeachItem {
     ADDITIONS(null),
     REGISTRATION_CARD(null);
 
-    private final Change change;
+    private final @Nullable Change change;
 
-    TeachItem(Change change) {
+    TeachItem(@Nullable Change change) {
         this.change = change;
     }
 

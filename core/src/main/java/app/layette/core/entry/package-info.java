@@ -3,4 +3,7 @@
  * {@link app.layette.core.entry.Replay} puts corrections in their places and
  * {@link app.layette.core.entry.Situation} answers what is so now.
  */
+@NullMarked
 package app.layette.core.entry;
+
+import org.jspecify.annotations.NullMarked;

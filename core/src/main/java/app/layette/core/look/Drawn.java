@@ -69,9 +69,10 @@ final class Drawn {
 
     private Optional<Fact> now(Ask ask, Fact drawn) {
         if (drawn instanceof Fact.Answered answered) {
-            Optional<Stamped<String>> said = ask.place().isEmpty()
+            PositionId at = answered.place();
+            Optional<Stamped<String>> said = ask.place().isEmpty() || at == null
                     ? situation.answer(answered.question())
-                    : situation.answerAt(answered.question(), answered.place());
+                    : situation.answerAt(answered.question(), at);
             return said.map(
                     each -> new Fact.Answered(answered.of(), answered.question(), each.value(), answered.place()));
         }

@@ -1,6 +1,7 @@
 package app.layette.core.measure;
 
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 
 /** An angle in degrees. The sign is part of the meaning of each use and is documented there. */
 public record Angle(double degrees) implements Comparable<Angle> {
@@ -23,7 +24,7 @@ public record Angle(double degrees) implements Comparable<Angle> {
      * @param maxDegrees highest value taken, inclusive
      * @throws UnreadableMeasureException when it cannot be read or lies outside the range
      */
-    public static Angle parse(String text, double minDegrees, double maxDegrees) {
+    public static Angle parse(@Nullable String text, double minDegrees, double maxDegrees) {
         return QuantityReader.angle(text, minDegrees, maxDegrees);
     }
 

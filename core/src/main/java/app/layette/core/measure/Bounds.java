@@ -1,6 +1,7 @@
 package app.layette.core.measure;
 
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** The ranges that a mass or a length is taken in, by name: a component of a record says its own. */
 public enum Bounds {
@@ -15,10 +16,10 @@ public enum Bounds {
     CLOTH_THICKNESS(null, LengthRange.CLOTH_THICKNESS),
     CLOTH(null, LengthRange.CLOTH);
 
-    private final MassRange mass;
-    private final LengthRange length;
+    private final @Nullable MassRange mass;
+    private final @Nullable LengthRange length;
 
-    Bounds(MassRange mass, LengthRange length) {
+    Bounds(@Nullable MassRange mass, @Nullable LengthRange length) {
         this.mass = mass;
         this.length = length;
     }

@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Reads dates as they are typed and as labels print them: {@code 3 Dec}, {@code today}, {@code 03/2024}, {@code MAR
@@ -208,7 +209,7 @@ public final class DateReader {
         return Integer.parseInt(digits);
     }
 
-    private static String clean(String typed) {
+    private static String clean(@Nullable String typed) {
         String text = (typed == null ? "" : typed)
                 .toLowerCase(Locale.ROOT)
                 .replaceAll("[\\p{Z}\\s]+", " ")

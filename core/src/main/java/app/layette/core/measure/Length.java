@@ -1,6 +1,7 @@
 package app.layette.core.measure;
 
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A length, held to 0.01 mm. Equality and ordering use the canonical value alone; the text that was typed travels along
@@ -13,9 +14,9 @@ public final class Length implements Comparable<Length> {
     public static final Length ZERO = ofMillimetres(0);
 
     private final long hundredthsOfMillimetre;
-    private final String typed;
+    private final @Nullable String typed;
 
-    private Length(long hundredthsOfMillimetre, String typed) {
+    private Length(long hundredthsOfMillimetre, @Nullable String typed) {
         this.hundredthsOfMillimetre = hundredthsOfMillimetre;
         this.typed = typed;
     }
@@ -38,7 +39,7 @@ public final class Length implements Comparable<Length> {
      *
      * @throws UnreadableMeasureException when it cannot be read, is ambiguous, or lies outside the range
      */
-    public static Length parse(String text, LengthRange allowed) {
+    public static Length parse(@Nullable String text, LengthRange allowed) {
         return QuantityReader.length(text, allowed);
     }
 

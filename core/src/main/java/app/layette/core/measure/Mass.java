@@ -1,6 +1,7 @@
 package app.layette.core.measure;
 
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A mass, held to 0.1 g. Equality and ordering use the canonical value alone; the text that was typed travels along for
@@ -13,9 +14,9 @@ public final class Mass implements Comparable<Mass> {
     private static final int OUNCES_PER_POUND = 16;
 
     private final long tenthsOfGram;
-    private final String typed;
+    private final @Nullable String typed;
 
-    private Mass(long tenthsOfGram, String typed) {
+    private Mass(long tenthsOfGram, @Nullable String typed) {
         this.tenthsOfGram = tenthsOfGram;
         this.typed = typed;
     }
@@ -43,7 +44,7 @@ public final class Mass implements Comparable<Mass> {
      *
      * @throws UnreadableMeasureException when it cannot be read, is ambiguous, or lies outside the range
      */
-    public static Mass parse(String text, MassRange allowed) {
+    public static Mass parse(@Nullable String text, MassRange allowed) {
         return QuantityReader.mass(text, allowed);
     }
 

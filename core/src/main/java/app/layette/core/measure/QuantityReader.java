@@ -6,9 +6,11 @@ import app.layette.core.measure.UnreadableMeasureException.Reason;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.DoubleFunction;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Reads what people type beside a car: {@code 6 lb 4 oz}, {@code 6-4}, {@code 2.9 kgs}, {@code 19 1/2 in}. What can be
@@ -68,18 +70,18 @@ final class QuantityReader {
         return Map.copyOf(names);
     }
 
-    static Mass mass(String text, MassRange allowed) {
+    static Mass mass(@Nullable String text, MassRange allowed) {
         Bounds bounds = new Bounds(Kind.MASS, text, () -> both(allowed.min()), () -> both(allowed.max()));
         // Pounds and ounces are so common that 6-4 is nothing else.
         return read(text, "lb", MASS_UNITS, BARE_MASS_UNITS, allowed::contains, bounds, Mass::typedAs);
     }
 
-    static Length length(String text, LengthRange allowed) {
+    static Length length(@Nullable String text, LengthRange allowed) {
         Bounds bounds = new Bounds(Kind.LENGTH, text, () -> both(allowed.min()), () -> both(allowed.max()));
         return read(text, "", LENGTH_UNITS, BARE_LENGTH_UNITS, allowed::contains, bounds, Length::typedAs);
     }
 
-    static Angle angle(String text, double minDegrees, double maxDegrees) {
+    static Angle angle(@Nullable String text, double minDegrees, double maxDegrees) {
         Bounds bounds = new Bounds(
                 Kind.ANGLE,
                 text,
@@ -98,7 +100,7 @@ final class QuantityReader {
     }
 
     private static <Q> Q read(
-            String text,
+            @Nullable String text,
             String dashMeans,
             Map<String, DoubleFunction<Q>> units,
             List<String> bareUnits,
@@ -121,12 +123,17 @@ final class QuantityReader {
         double number = typed.parts().size() == 1
                 ? first.number()
                 : withPart(first.in(unit), typed.parts().get(1), bounds);
-        Q read = units.get(unit).apply(sign * number);
+        Q read = inUnit(units, unit, sign * number);
         if (!allowed.test(read)) {
             throw bounds.refuse(Reason.OUT_OF_RANGE);
         }
         // What is kept always carries its unit, so that it reads the same anywhere.
-        return typedAs.apply(read, bare ? text.strip().replaceFirst("[.,]+$", "") + " " + unit : text.strip());
+        String said = text == null ? "" : text.strip();
+        return typedAs.apply(read, bare ? said.replaceFirst("[.,]+$", "") + " " + unit : said);
+    }
+
+    private static <Q> Q inUnit(Map<String, DoubleFunction<Q>> units, String unit, double number) {
+        return Objects.requireNonNull(units.get(unit), unit).apply(number);
     }
 
     private interface TypedAs<Q> {
@@ -145,12 +152,12 @@ final class QuantityReader {
     private static double withPart(Part first, Part second, Bounds bounds) {
         Leader leader = LEADERS.get(first.unit());
         boolean bare = second.unit().isEmpty();
-        boolean fits = leader != null && (bare || leader.part().equals(NAMES.get(second.unit())));
-        boolean short_ = bare
-                && fits
-                && leader.digitsOfBarePart() != ANY
-                && second.digits().length() != leader.digitsOfBarePart();
-        if (!fits || short_) {
+        if (leader == null || !bare && !leader.part().equals(NAMES.get(second.unit()))) {
+            throw bounds.refuse(Reason.UNREADABLE);
+        }
+        boolean isShort =
+                bare && leader.digitsOfBarePart() != ANY && second.digits().length() != leader.digitsOfBarePart();
+        if (isShort) {
             throw bounds.refuse(Reason.UNREADABLE);
         }
         if (!first.isWhole()) {
@@ -170,7 +177,7 @@ final class QuantityReader {
             Predicate<Q> plausible,
             Bounds bounds) {
         List<String> candidates = bareUnits.stream()
-                .filter(unit -> plausible.test(units.get(unit).apply(number)))
+                .filter(unit -> plausible.test(inUnit(units, unit, number)))
                 .toList();
         if (candidates.isEmpty()) {
             throw bounds.refuse(Reason.OUT_OF_RANGE);
@@ -182,7 +189,7 @@ final class QuantityReader {
         return candidates.get(0);
     }
 
-    private static QuantityText apart(String text, Bounds bounds) {
+    private static QuantityText apart(@Nullable String text, Bounds bounds) {
         try {
             return QuantityText.of(text);
         } catch (QuantityText.UnreadableException e) {
@@ -199,7 +206,7 @@ final class QuantityReader {
     }
 
     /** What a refusal says; the range is put into words only where one is refused. */
-    private record Bounds(Kind kind, String typed, Supplier<String> lowest, Supplier<String> highest) {
+    private record Bounds(Kind kind, @Nullable String typed, Supplier<String> lowest, Supplier<String> highest) {
         UnreadableMeasureException refuse(Reason reason) {
             return new UnreadableMeasureException(
                     kind, reason, typed == null ? "" : typed, lowest.get(), highest.get());

@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What was typed, taken apart into numbers and units: {@code 6 lbs, 4 oz} is two parts. Knows how people write, not
@@ -63,7 +64,7 @@ record QuantityText(boolean negative, List<Part> parts) {
         }
     }
 
-    static QuantityText of(String typed) throws UnreadableException {
+    static QuantityText of(@Nullable String typed) throws UnreadableException {
         String text = clean(typed);
         if (text.length() > LONGEST) {
             throw new UnreadableException(Reason.UNREADABLE);
@@ -123,7 +124,7 @@ record QuantityText(boolean negative, List<Part> parts) {
     }
 
     /** Small letters, plain signs, single spaces, no stop or comma left at the end. */
-    private static String clean(String typed) {
+    private static String clean(@Nullable String typed) {
         String text = typed == null ? "" : typed;
         StringBuilder plain = new StringBuilder();
         for (int i = 0; i < text.length(); i++) {

@@ -7,4 +7,7 @@
  * ordering and a limit printed as 4 lb equals a child weighed as 4 lb. What somebody typed is kept beside the canonical
  * value and plays no part in comparisons.
  */
+@NullMarked
 package app.layette.core.measure;
+
+import org.jspecify.annotations.NullMarked;

@@ -3,7 +3,7 @@ package app.layette.core.recline;
 import app.layette.core.measure.Angle;
 import app.layette.core.recline.learn.Zone;
 import app.layette.core.seat.Indicator;
-import app.layette.core.seat.Indicator.Band;
+import app.layette.core.seat.Indicator.Borders;
 import app.layette.core.seat.Indicator.Pass;
 import app.layette.core.seat.Indicator.Reading;
 
@@ -14,9 +14,9 @@ import app.layette.core.seat.Indicator.Reading;
  * where any part passes, it lies within them.
  *
  * @param indicator the seat's own
- * @param band for the child's weight, its borders known in degrees
+ * @param band for the child's weight
  */
-public record IndicatorZones(Indicator indicator, Band band) {
+public record IndicatorZones(Indicator indicator, Borders band) {
     /** The zone that passes. */
     public Zone passing() {
         return Zone.between(band.from(), band.to());

@@ -19,6 +19,7 @@ import app.layette.core.recline.learn.Prediction;
 import app.layette.core.recline.learn.SettingChoice;
 import app.layette.core.recline.learn.Zone;
 import app.layette.core.seat.Indicator.Band;
+import app.layette.core.seat.Indicator.Borders;
 import app.layette.core.seat.Indicator.Reading;
 import app.layette.core.seat.Recline;
 import app.layette.core.seat.SeatSheet;
@@ -53,7 +54,7 @@ import java.util.stream.IntStream;
 @Complete
 public record ReclineAdvice(
         List<Setting> settings,
-        Optional<Band> band,
+        Optional<Borders> band,
         Basis basis,
         Optional<SettingId> settingNow,
         boolean byRoll,
@@ -70,7 +71,7 @@ public record ReclineAdvice(
     private static final long MOST_ROLL_MM = 80;
     private static final long ROLL_STEP_MM = 10;
     /** Band that is advice only, for a seat without any indicator or band (REC-1). */
-    private static final Band ADVICE_ONLY = new Band(null, Angle.ofDegrees(30), Angle.ofDegrees(45));
+    private static final Borders ADVICE_ONLY = new Borders(Angle.ofDegrees(30), Angle.ofDegrees(45));
 
     public ReclineAdvice {
         settings = List.copyOf(settings);
@@ -156,7 +157,7 @@ public record ReclineAdvice(
     /** The zones of the seat's indicator for the child's weight; empty when they are not known in degrees. */
     public static Optional<IndicatorZones> zones(Situation situation) {
         return band(situation)
-                .filter(Band::isInDegrees)
+                .flatMap(Band::borders)
                 .map(band -> new IndicatorZones(
                         situation
                                 .seat()
@@ -197,7 +198,7 @@ public record ReclineAdvice(
         private final Learned learned;
         private final ReclineLooks.Seen seen;
         private final Basis basis;
-        private final Optional<Band> band;
+        private final Optional<Borders> band;
         private final List<Recline.Step> steps;
 
         Adviser(Situation situation, ReclineSetUp setUp) {
@@ -230,8 +231,8 @@ public record ReclineAdvice(
             }
             lifts.add(rollNow());
             return lifts.stream()
-                    .map(lift ->
-                            new Recline.Step(new SettingId(String.valueOf(lift)), Length.ofMillimetres(lift), null))
+                    .map(lift -> new Recline.Step(
+                            new SettingId(String.valueOf(lift)), Length.ofMillimetres(lift), Angle.ZERO))
                     .toList();
         }
 

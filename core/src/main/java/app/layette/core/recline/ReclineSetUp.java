@@ -135,10 +135,23 @@ public final class ReclineSetUp {
         double squash = placed.softness() == Softness.SOFT ? Noodle.SOFT : Noodle.FIRM;
         return switch (placed.roll()) {
             case NONE -> Optional.empty();
-            case TOWEL -> Optional.of(new Towel(placed.thickness(), placed.layers(), placed.rolled()));
-            case NOODLE -> Optional.of(new Noodle(placed.diameter(), squash, Noodle.Bundle.ONE));
-            case NOODLE_TRIANGLE -> Optional.of(new Noodle(placed.diameter(), squash, Noodle.Bundle.TRIANGLE));
+            case TOWEL -> towel(placed);
+            case NOODLE -> noodle(placed, squash, Noodle.Bundle.ONE);
+            case NOODLE_TRIANGLE -> noodle(placed, squash, Noodle.Bundle.TRIANGLE);
         };
+    }
+
+    private static Optional<Roll> towel(RollPlaced placed) {
+        Length thickness = placed.thickness();
+        Integer layers = placed.layers();
+        Length rolled = placed.rolled();
+        return thickness == null || layers == null || rolled == null
+                ? Optional.empty()
+                : Optional.of(new Towel(thickness, layers, rolled));
+    }
+
+    private static Optional<Roll> noodle(RollPlaced placed, double squash, Noodle.Bundle bundle) {
+        return Optional.ofNullable(placed.diameter()).map(diameter -> new Noodle(diameter, squash, bundle));
     }
 
     private Tightening tightening() {

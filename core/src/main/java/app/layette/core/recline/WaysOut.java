@@ -11,7 +11,7 @@ import app.layette.core.recline.cushion.Depths;
 import app.layette.core.recline.learn.Belief;
 import app.layette.core.recline.learn.Learned;
 import app.layette.core.recline.learn.Zone;
-import app.layette.core.seat.Indicator.Band;
+import app.layette.core.seat.Indicator.Borders;
 import app.layette.core.seat.Recline;
 import app.layette.core.vehicle.PositionId;
 import app.layette.core.vehicle.SeatingPosition;
@@ -27,9 +27,9 @@ final class WaysOut {
     private final Situation situation;
     private final ReclineSetUp setUp;
     private final Belief belief;
-    private final Band band;
+    private final Borders band;
 
-    WaysOut(Situation situation, ReclineSetUp setUp, Learned learned, Band band) {
+    WaysOut(Situation situation, ReclineSetUp setUp, Learned learned, Borders band) {
         this.situation = situation;
         this.setUp = setUp;
         this.belief = learned.belief();
@@ -61,7 +61,7 @@ final class WaysOut {
      * The lift of a roll that brings the recline to the middle of the band with the device as it is best set; empty when
      * none is needed. With no device at all this is the one way to set the angle.
      */
-    static Optional<Length> rollLift(Situation situation, ReclineSetUp setUp, Belief belief, Band band) {
+    static Optional<Length> rollLift(Situation situation, ReclineSetUp setUp, Belief belief, Borders band) {
         List<Recline.Step> steps = ReclineSetUp.settings(situation);
         Recline.Step highest = steps.isEmpty() ? Recline.Step.PLAIN : steps.get(steps.size() - 1);
         Angle target = Angle.ofDegrees((band.from().degrees() + band.to().degrees()) / 2);

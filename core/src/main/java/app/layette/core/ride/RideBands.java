@@ -49,6 +49,11 @@ public final class RideBands {
 
     /** A weight inside a band, for asking what its card says. */
     public static Mass inside(WeightBand band) {
-        return Mass.ofGrams((band.from().grams() + band.below().grams()) / 2);
+        Mass from = band.from();
+        Mass below = band.below();
+        if (from == null || below == null) {
+            throw new IllegalArgumentException("The band (" + band + ") must have two ends");
+        }
+        return Mass.ofGrams((from.grams() + below.grams()) / 2);
     }
 }

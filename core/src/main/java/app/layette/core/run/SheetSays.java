@@ -7,6 +7,7 @@ import app.layette.core.entry.Stamped;
 import app.layette.core.evidence.Evidence;
 import app.layette.core.finding.Argument;
 import app.layette.core.harness.HarnessSnug;
+import app.layette.core.measure.Length;
 import app.layette.core.measure.Mass;
 import app.layette.core.practice.PracticeProfile.RetractorBesides;
 import app.layette.core.seat.BaseFit;
@@ -139,14 +140,9 @@ public final class SheetSays {
         Optional<Mass> weight = situation.weight().map(Stamped::value);
         List<CrotchOpening> openings = seat().shell().crotch().value().orElse(List.of());
         for (int i = 0; i < openings.size() && weight.isPresent(); i++) {
-            if (openings.get(i).weights().contains(weight.get())) {
-                says.add(Saying.of(
-                        "crotchFits",
-                        seat().shell().crotch(),
-                        "opening",
-                        i + 1,
-                        "distance",
-                        openings.get(i).distance()));
+            Length distance = openings.get(i).distance();
+            if (distance != null && openings.get(i).weights().contains(weight.get())) {
+                says.add(Saying.of("crotchFits", seat().shell().crotch(), "opening", i + 1, "distance", distance));
             }
         }
         for (Harness.Loop loop : seat().harness().loops().value().orElse(List.of())) {

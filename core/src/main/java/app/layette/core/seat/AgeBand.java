@@ -1,6 +1,7 @@
 package app.layette.core.seat;
 
 import java.util.OptionalLong;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A band of ages in months since birth, the lower end included and the upper end not.
@@ -8,7 +9,7 @@ import java.util.OptionalLong;
  * @param from youngest age inside; {@code null} when open
  * @param below first age that is no longer inside; {@code null} when open
  */
-public record AgeBand(Double from, Double below) {
+public record AgeBand(@Nullable Double from, @Nullable Double below) {
     public static final AgeBand EVERY_AGE = new AgeBand(null, null);
 
     private static final double DAYS_PER_MONTH = 30.4375;

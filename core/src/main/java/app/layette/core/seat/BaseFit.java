@@ -4,6 +4,7 @@ import app.layette.core.evidence.Written;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A base that the carrier may go on (CND-8).
@@ -18,16 +19,16 @@ import java.util.List;
 public record BaseFit(
         @Written(needed = true) String name,
         @Written(needed = true, fewest = 1) List<String> modelNumbers,
-        @Written(from = 1, to = 25) Integer lifeYears,
-        String setUp,
-        Angle theta0,
-        @Written(as = "positiveLength") Length contact) {
+        @Written(from = 1, to = 25) @Nullable Integer lifeYears,
+        @Nullable String setUp,
+        @Nullable Angle theta0,
+        @Written(as = "positiveLength") @Nullable Length contact) {
     public BaseFit {
         modelNumbers = modelNumbers == null ? List.of() : List.copyOf(modelNumbers);
     }
 
     /** A base that tilts as the sheet says. */
-    public BaseFit(String name, List<String> modelNumbers, Integer lifeYears, String setUp) {
+    public BaseFit(String name, List<String> modelNumbers, @Nullable Integer lifeYears, @Nullable String setUp) {
         this(name, modelNumbers, lifeYears, setUp, null, null);
     }
 

@@ -1,5 +1,7 @@
 package app.layette.core.seat;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * Where the belt goes through the restraint (SEC-3).
  *
@@ -7,4 +9,7 @@ package app.layette.core.seat;
  * @param ledge whether the belt lies on a ledge before full tension; {@code null} where nobody has looked
  * @param flap whether it lies under a flap; {@code null} where nobody has looked
  */
-public record BeltPath(String which, Boolean ledge, Boolean flap) {}
+public record BeltPath(
+        @Nullable String which,
+        @Nullable Boolean ledge,
+        @Nullable Boolean flap) {}

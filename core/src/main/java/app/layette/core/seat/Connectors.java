@@ -1,6 +1,7 @@
 package app.layette.core.seat;
 
 import app.layette.core.evidence.Written;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How the base connects to the lower anchors (SEC-4).
@@ -12,9 +13,13 @@ import app.layette.core.evidence.Written;
  * @param release how it comes off; {@code null} when the sheet does not say
  */
 public record Connectors(
-        @Written(needed = true) Kind kind, Tail tail, String mark, Adjusters adjusters, Release release) {
+        @Written(needed = true) Kind kind,
+        @Nullable Tail tail,
+        @Nullable String mark,
+        @Nullable Adjusters adjusters,
+        @Nullable Release release) {
     /** Connectors of which only this much is known. */
-    public Connectors(Kind kind, Tail tail) {
+    public Connectors(Kind kind, @Nullable Tail tail) {
         this(kind, tail, null, null, null);
     }
 

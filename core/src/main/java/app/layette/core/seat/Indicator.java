@@ -3,9 +3,11 @@ package app.layette.core.seat;
 import app.layette.core.evidence.Written;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Mass;
+import app.layette.core.seat.Indicator.Borders;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The seat's own level indicator (REC-1).
@@ -23,10 +25,14 @@ public record Indicator(
         @Written(needed = true) Mount mount,
         @Written(needed = true) Pass pass,
         @Written(needed = true, fewest = 1) List<Band> bands,
-        Sides sides,
+        @Nullable Sides sides,
         Angle partWidth,
         Angle lineTolerance) {
-    private static final Angle USUAL_PART = Angle.ofDegrees(2);
+    /** How much recline lies between wholly inside and wholly outside, and how far a line may be off, where a sheet says nothing. */
+    public static final Angle USUAL_PART = Angle.ofDegrees(2);
+
+    /** Lowest and highest allowed θ. */
+    public record Borders(Angle from, Angle to) {}
 
     /** How many sides it can be read on. */
     public enum Sides {
@@ -81,20 +87,24 @@ public record Indicator(
      * @param from lowest allowed θ; {@code null} when the zones are only relative
      * @param to highest allowed θ; {@code null} when the zones are only relative
      */
-    public record Band(WeightBand weights, AgeBand ageMonths, Angle from, Angle to) {
+    public record Band(
+            WeightBand weights,
+            AgeBand ageMonths,
+            @Nullable Angle from,
+            @Nullable Angle to) {
         public Band {
             weights = weights == null ? WeightBand.EVERY_WEIGHT : weights;
             ageMonths = ageMonths == null ? AgeBand.EVERY_AGE : ageMonths;
         }
 
         /** A band of weights alone. */
-        public Band(WeightBand weights, Angle from, Angle to) {
-            this(weights, null, from, to);
+        public Band(WeightBand weights, @Nullable Angle from, @Nullable Angle to) {
+            this(weights, AgeBand.EVERY_AGE, from, to);
         }
 
-        /** Whether its borders are known in degrees. */
-        public boolean isInDegrees() {
-            return from != null && to != null;
+        /** Its borders; empty where they are not known in degrees. */
+        public Optional<Borders> borders() {
+            return from == null || to == null ? Optional.empty() : Optional.of(new Borders(from, to));
         }
     }
 
@@ -106,7 +116,7 @@ public record Indicator(
 
     /** An indicator on one side. */
     public Indicator(Kind kind, Mount mount, Pass pass, List<Band> bands) {
-        this(kind, mount, pass, bands, Sides.ONE, null, null);
+        this(kind, mount, pass, bands, Sides.ONE, USUAL_PART, USUAL_PART);
     }
 
     /**

@@ -33,7 +33,7 @@ public record InsertPiece(
             AgeBand ageMonths,
             @Written(needed = true) Use use) {
         public Band(WeightBand weights, Use use) {
-            this(weights, null, use);
+            this(weights, AgeBand.EVERY_AGE, use);
         }
 
         public Band {

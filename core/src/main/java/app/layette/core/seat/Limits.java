@@ -13,7 +13,7 @@ import app.layette.core.measure.Mass;
  * @param lengthMax longest child, or stated that there is no such limit
  */
 public record Limits(Evidence<Mass> weightMin, Evidence<Mass> weightMax, Evidence<LengthLimit> lengthMax) {
-    static final Limits NOT_LOOKED = new Limits(null, null, null);
+    static final Limits NOT_LOOKED = new Limits(Evidence.notLooked(), Evidence.notLooked(), Evidence.notLooked());
 
     public Limits {
         weightMin = orNotLooked(weightMin);

@@ -1,6 +1,7 @@
 package app.layette.core.seat;
 
 import app.layette.core.evidence.Written;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A clamp built into the restraint that locks the belt (SEC-2).
@@ -17,7 +18,7 @@ public record LockOff(
 
         @Written(needed = true) Part part,
 
-        @Written(says = "What it is built into; left out means nobody has looked.")
+        @Written(says = "What it is built into; left out means nobody has looked.") @Nullable
         On on) {
     /** Side of the restraint. */
     public enum Side {

@@ -9,6 +9,7 @@ import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How the restraint reclines on a level base.
@@ -92,7 +93,11 @@ public record Recline(
      * @param slide σ, the offset of a slide; {@code null} means none
      * @param leg q, length of the load leg; {@code null} for other devices
      */
-    public record Step(@Written(needed = true) SettingId name, Length lift, Angle slide, Length leg) {
+    public record Step(
+            @Written(needed = true) SettingId name,
+            Length lift,
+            Angle slide,
+            @Nullable Length leg) {
         /** Of a restraint without a device: it lifts nothing and moves nothing. */
         public static final Step PLAIN = new Step(new SettingId(""), Length.ZERO, Angle.ZERO);
 

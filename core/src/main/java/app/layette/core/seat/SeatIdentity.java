@@ -3,6 +3,7 @@ package app.layette.core.seat;
 import app.layette.core.evidence.Written;
 import java.time.LocalDate;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a sheet is the sheet of.
@@ -17,8 +18,8 @@ public record SeatIdentity(
         @Written(needed = true) String maker,
         @Written(needed = true) String name,
         @Written(needed = true, fewest = 1) List<String> modelNumbers,
-        LocalDate manufacturedFrom,
-        LocalDate manufacturedTo) {
+        @Nullable LocalDate manufacturedFrom,
+        @Nullable LocalDate manufacturedTo) {
     public SeatIdentity {
         modelNumbers = modelNumbers == null ? List.of() : List.copyOf(modelNumbers);
     }

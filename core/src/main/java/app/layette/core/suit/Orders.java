@@ -21,8 +21,10 @@ import app.layette.core.step.Ask;
 import app.layette.core.step.Ask.Kind;
 import app.layette.core.step.StepKey;
 import com.google.auto.service.AutoService;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * SUIT-7: a clinician's order on how the baby rides is enforced, never decided here. "Flat" leaves only a car bed or a
@@ -54,21 +56,23 @@ public final class Orders implements Rule.OfChild {
         if (given.order() == OrderKind.NONE) {
             return Verdict.judged(Finding.of(Weight.HOLDS, "finding.SUIT-7.noOrder"));
         }
-        if (isBlank(given.role()) || given.on() == null || given.reviewOn() == null) {
+        String role = given.role();
+        LocalDate review = given.reviewOn();
+        if (role == null || role.isBlank() || given.on() == null || review == null) {
             return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.SUIT-7.orderIncomplete")
                     .with("order", Argument.key("order", given.order()))
                     .changedBy("CLINICIAN"));
         }
-        if (situation.today().isAfter(given.reviewOn())) {
+        if (situation.today().isAfter(review)) {
             return Verdict.judged(Finding.of(Weight.NOT_KNOWN, "finding.SUIT-7.reviewPast")
-                    .with("review", given.reviewOn())
+                    .with("review", review)
                     .changedBy("CLINICIAN"));
         }
         boolean kept = isKept(given.order(), situation);
         return Verdict.judged(
                 Finding.of(kept ? Weight.HOLDS : Weight.STOP, kept ? "finding.SUIT-7.kept" : "finding.SUIT-7.against")
                         .with("order", Argument.key("order", given.order()))
-                        .with("role", given.role())
+                        .with("role", role)
                         .changedBy("CLINICIAN"));
     }
 
@@ -98,7 +102,7 @@ public final class Orders implements Rule.OfChild {
         return Optional.ofNullable(standing);
     }
 
-    private static boolean isBlank(String text) {
+    private static boolean isBlank(@Nullable String text) {
         return text == null || text.isBlank();
     }
 

@@ -138,10 +138,11 @@ public final class ScreeningDone implements Rule.OfChild {
     }
 
     private static boolean isThisRestraint(ChildNow situation, Screened screened) {
-        return screened.restraint() != null
+        String restraint = screened.restraint();
+        return restraint != null
                 && situation
                         .seat()
-                        .filter(seat -> seat.identity().coversModel(screened.restraint()))
+                        .filter(seat -> seat.identity().coversModel(restraint))
                         .isPresent();
     }
 

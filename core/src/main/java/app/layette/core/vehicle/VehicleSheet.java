@@ -15,6 +15,7 @@ import app.layette.core.measure.Mass;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One version of one vehicle's sheet.
@@ -40,15 +41,15 @@ public record VehicleSheet(
         @Written(needed = true) SheetStatus status,
         @Written(needed = true) String maker,
         @Written(needed = true) String name,
-        @Written(from = 1980, to = 2100) Integer yearFrom,
-        @Written(from = 1980, to = 2100) Integer yearTo,
+        @Written(from = 1980, to = 2100) @Nullable Integer yearFrom,
+        @Written(from = 1980, to = 2100) @Nullable Integer yearTo,
         @Written(among = {"LEFT", "RIGHT"}) Side kerbSide,
         @Written(needed = true, fewest = 1) List<SeatingPosition> positions,
         Evidence<Mass> anchorLimit,
         Evidence<Length> gap,
         Map<PermissionKey, Evidence<Said>> permissions,
         Evidence<Length> borrowedSpacing,
-        @Written(as = "country") String lawCountry,
+        @Written(as = "country") @Nullable String lawCountry,
         Evidence<Angle> sillRake) {
 
     public VehicleSheet {

@@ -22,6 +22,7 @@ import app.layette.core.recline.ReclineAdvice.Basis;
 import app.layette.core.recline.ReclineAdvice.PressPoint;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.Indicator.Band;
+import app.layette.core.seat.Indicator.Borders;
 import app.layette.core.seat.Indicator.Kind;
 import app.layette.core.seat.Indicator.Mount;
 import app.layette.core.seat.Indicator.Pass;
@@ -135,7 +136,7 @@ class ReclineAdviceTest {
     })
     void whatTheIndicatorShows(Pass pass, double recline, Reading reading) {
         Indicator indicator = new Indicator(Kind.BUBBLE, Mount.CARRIER, pass, List.of());
-        IndicatorZones zones = new IndicatorZones(indicator, new Band(null, Angle.ofDegrees(40), Angle.ofDegrees(45)));
+        IndicatorZones zones = new IndicatorZones(indicator, new Borders(Angle.ofDegrees(40), Angle.ofDegrees(45)));
         assertThat(zones.reading(Angle.ofDegrees(recline))).isEqualTo(reading);
         assertThat(zones.zone(reading).contains(Angle.ofDegrees(recline))).isTrue();
         assertThat(indicator.passes(reading)).isEqualTo(zones.passing().contains(Angle.ofDegrees(recline)));

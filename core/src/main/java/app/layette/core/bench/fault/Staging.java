@@ -167,13 +167,13 @@ public final class Staging {
                 .findFirst();
     }
 
-    private Optional<Indicator.Band> band() {
+    private Optional<Indicator.Borders> band() {
         return scene.seat()
                 .recline()
                 .indicator()
                 .value()
                 .flatMap(indicator -> indicator.bands().stream()
-                        .filter(Indicator.Band::isInDegrees)
+                        .flatMap(band -> band.borders().stream())
                         .findFirst());
     }
 

@@ -244,7 +244,7 @@ final class Eyes {
     private Optional<IndicatorZones> zones() {
         Optional<Indicator> indicator = scene.seat().recline().indicator().value();
         return indicator.flatMap(each -> each.bands().stream()
-                .filter(Indicator.Band::isInDegrees)
+                .flatMap(band -> band.borders().stream())
                 .findFirst()
                 .map(band -> new IndicatorZones(each, band)));
     }

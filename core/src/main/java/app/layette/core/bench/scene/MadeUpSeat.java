@@ -248,7 +248,7 @@ final class MadeUpSeat {
     private Recline recline(Angle theta0, Length contact, List<Length> lifts) {
         List<Recline.Step> steps = new ArrayList<>();
         for (int step = 0; step < lifts.size(); step++) {
-            steps.add(new Recline.Step(new SettingId(String.valueOf(step + 1)), lifts.get(step), null));
+            steps.add(new Recline.Step(new SettingId(String.valueOf(step + 1)), lifts.get(step), Angle.ZERO));
         }
         boolean hasDevice = lifts.size() > 1;
         return ReclineParts.builder()
@@ -262,7 +262,7 @@ final class MadeUpSeat {
                         Indicator.Kind.values()[random.nextInt(Indicator.Kind.values().length)],
                         method.isOnBase() ? Indicator.Mount.BASE : Indicator.Mount.CARRIER,
                         Indicator.Pass.WHOLLY_INSIDE,
-                        List.of(new Indicator.Band(null, band.from(), band.to())))))
+                        List.of(new Indicator.Band(WeightBand.EVERY_WEIGHT, band.from(), band.to())))))
                 .arms(Evidence.notLooked())
                 .build();
     }

@@ -321,14 +321,15 @@ public final class SheetView {
         Point centre = at(0, -160);
         double radius = 300;
         for (Indicator.Band band : bands) {
-            if (band.isInDegrees()) {
+            Optional<Indicator.Borders> borders = band.borders();
+            if (borders.isPresent()) {
                 sketch.arc(
                         Ink.BAND,
                         centre,
                         radius - 44,
                         radius,
-                        band.from().degrees(),
-                        band.to().degrees());
+                        borders.get().from().degrees(),
+                        borders.get().to().degrees());
                 radius -= 60;
             }
         }

@@ -9,7 +9,7 @@ import app.layette.core.drawing.Sketch;
 import app.layette.core.finding.Argument;
 import app.layette.core.measure.Angle;
 import app.layette.core.recline.ReclineAdvice;
-import app.layette.core.seat.Indicator.Band;
+import app.layette.core.seat.Indicator.Borders;
 import java.util.Map;
 import java.util.Optional;
 
@@ -28,7 +28,7 @@ final class ReclineDial {
 
     void draw(Pose pose) {
         Optional<ReclineAdvice.Setting> now = setup.now();
-        Optional<Band> band = setup.advice().flatMap(ReclineAdvice::band);
+        Optional<Borders> band = setup.advice().flatMap(ReclineAdvice::band);
         boolean known = now.isPresent();
         sketch.line(Ink.FAINT, CENTRE, CENTRE.plus(new Point(0, 200)));
         sketch.arc(Ink.FAINT, CENTRE, RADIUS, RADIUS + 2, 25, 55);
@@ -75,7 +75,7 @@ final class ReclineDial {
                 () -> sketch.line(Ink.FAN, CENTRE, at(recline.plus(spread).degrees(), RADIUS - 14)));
     }
 
-    private void label(Optional<Band> band) {
+    private void label(Optional<Borders> band) {
         boolean adviceOnly = setup.advice()
                 .map(each -> each.basis() == ReclineAdvice.Basis.ADVICE_BAND)
                 .orElse(false);
