@@ -681,10 +681,12 @@ window.layette = window.layette ?? {};
   const LEAVING_MS = 10000;
   let leaving = 0;
   let awayUntil = 0;
+  const nothingAsked = () =>
+    document.querySelectorAll("main [hx-get]").forEach((asking) => window.htmx?.trigger(asking, "htmx:abort"));
   const left = (by) => {
     leaving += by;
     if (leaving) {
-      document.querySelectorAll("main [hx-get]").forEach((asking) => window.htmx?.trigger(asking, "htmx:abort"));
+      nothingAsked();
     }
   };
   document.addEventListener("htmx:beforeRequest", (event) => {
@@ -742,6 +744,7 @@ window.layette = window.layette ?? {};
     }
     if (form.matches("[data-native]")) {
       awayUntil = performance.now() + LEAVING_MS;
+      nothingAsked();
       return;
     }
     event.preventDefault();
