@@ -1,5 +1,6 @@
 package app.layette.web.fitting;
 
+import app.layette.core.entry.SheetId;
 import app.layette.core.fitting.FittingState;
 import app.layette.core.step.StepKey;
 import app.layette.web.account.SignedIn;
@@ -38,8 +39,12 @@ public class FittingLists {
             int blocking,
             Instant touchedAt) {}
 
-    /** An open fitting in a list to choose from. */
-    public record OpenOne(UUID id, String child, String reference, boolean chosen) {}
+    /**
+     * An open fitting in a list to choose from.
+     *
+     * @param seat the sheet that its seat goes by
+     */
+    public record OpenOne(UUID id, String child, String reference, SheetId seat, boolean chosen) {}
 
     private final FittingRows fittings;
     private final Viewing viewing;
@@ -95,7 +100,12 @@ public class FittingLists {
                         row,
                         (one, other) -> chosen.contains(other.id()) ? other : one));
         return once.values().stream()
-                .map(row -> new OpenOne(row.id(), row.childName(), row.family().reference(), chosen.contains(row.id())))
+                .map(row -> new OpenOne(
+                        row.id(),
+                        row.childName(),
+                        row.family().reference(),
+                        row.ownUnit().sheet(),
+                        chosen.contains(row.id())))
                 .toList();
     }
 

@@ -1,7 +1,9 @@
 package app.layette.web.lesson;
 
+import app.layette.core.entry.SheetId;
 import app.layette.core.entry.Situation;
 import app.layette.core.lesson.Worksheet;
+import app.layette.core.seat.SeatSheet;
 import app.layette.formats.svg.CarrierPicture;
 import app.layette.formats.wording.Languages;
 import app.layette.formats.wording.Wording;
@@ -11,9 +13,15 @@ import app.layette.web.fitting.FittingLists;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.paper.PaperSize;
 import app.layette.web.paper.PdfPrinter;
+import app.layette.web.shelf.Shelf;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.function.BinaryOperator;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -31,6 +39,13 @@ import org.springframework.web.bind.annotation.RequestParam;
 class LessonController {
     private static final int MOST_FAMILIES = 12;
 
+    /**
+     * A family to choose from, by the seat that it brought.
+     *
+     * @param seat its name; empty where it is on no shelf
+     */
+    public record Family(UUID id, String child, String reference, String seat, String picture, boolean chosen) {}
+
     /** A family's part of the worksheet. */
     public record Sheet(String child, String seat, String picture, List<Line> lines) {}
 
@@ -39,12 +54,14 @@ class LessonController {
 
     private final Fittings fittings;
     private final FittingLists lists;
+    private final Shelf shelf;
     private final PdfPrinter printer;
     private final Viewing viewing;
 
-    LessonController(Fittings fittings, FittingLists lists, PdfPrinter printer, Viewing viewing) {
+    LessonController(Fittings fittings, FittingLists lists, Shelf shelf, PdfPrinter printer, Viewing viewing) {
         this.fittings = fittings;
         this.lists = lists;
+        this.shelf = shelf;
         this.printer = printer;
         this.viewing = viewing;
     }
@@ -59,7 +76,7 @@ class LessonController {
         List<UUID> families = chosen(with);
         model.addAttribute("point", viewing.point(user).name());
         model.addAttribute("day", viewing.wording(user).say(viewing.today(viewing.point(user))));
-        model.addAttribute("families", lists.openOnes(user, families));
+        model.addAttribute("families", families(user.pointId(), lists.openOnes(user, families)));
         model.addAttribute("with", families);
         model.addAttribute("most", MOST_FAMILIES);
         model.addAttribute("answers", answers);
@@ -92,6 +109,29 @@ class LessonController {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"worksheet.pdf\"")
                 .body(document);
+    }
+
+    private List<Family> families(UUID point, List<FittingLists.OpenOne> open) {
+        List<String> ids =
+                open.stream().map(each -> each.seat().text()).distinct().toList();
+        Map<SheetId, SeatSheet> seats = shelf.sheets(point, ids).seats().stream()
+                .collect(Collectors.toMap(
+                        each -> SheetId.of(each.sheet()),
+                        Function.identity(),
+                        BinaryOperator.maxBy(
+                                Comparator.comparing(each -> each.sheet().version()))));
+        return open.stream()
+                .map(each -> {
+                    Optional<SeatSheet> seat = Optional.ofNullable(seats.get(each.seat()));
+                    return new Family(
+                            each.id(),
+                            each.child(),
+                            each.reference(),
+                            seat.map(its -> its.identity().fullName()).orElse(""),
+                            seat.map(its -> shelf.pictures().seat(point, its)).orElse(""),
+                            each.chosen());
+                })
+                .toList();
     }
 
     private static List<UUID> chosen(List<UUID> with) {

@@ -215,8 +215,8 @@ class HarnessIT {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
             desk.signIn("marit").open("/class");
             desk.isAccessible("class");
-            desk.page().check(".tiles label:has-text('Tamsin') input");
-            desk.page().check(".tiles label:has-text('Isolde') input");
+            desk.page().check(".tile:has-text('Tamsin') input");
+            desk.page().check(".tile:has-text('Isolde') input");
             desk.click("text=Make the worksheet");
             assertThat(desk.page().locator(".worksheet").count()).isEqualTo(2);
             assertThat(desk.page().textContent("main"))
