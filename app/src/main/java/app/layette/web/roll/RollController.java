@@ -33,8 +33,8 @@ class RollController {
         this.viewing = viewing;
     }
 
-    /** A good in words. */
-    public record Row(UUID id, String name, String sizes) {}
+    /** A good in words, and how it lies under a foot end. */
+    public record Row(UUID id, String name, String sizes, String high, String picture) {}
 
     @GetMapping
     ModelAndView list(@AuthenticationPrincipal SignedIn user) {
@@ -80,7 +80,12 @@ class RollController {
                         noodle.softness() == Softness.SOFT ? "roll.softNoodle" : "roll.firmNoodle",
                         Map.of("diameter", Argument.of(noodle.diameter())))
                 : cloth((RollGood.OfCloth) kept.good(), words);
-        return new Row(kept.id(), kept.good().name(), sizes);
+        return new Row(
+                kept.id(),
+                kept.good().name(),
+                sizes,
+                kept.good().high(words),
+                kept.good().picture());
     }
 
     private static String cloth(RollGood.OfCloth cloth, Wording words) {

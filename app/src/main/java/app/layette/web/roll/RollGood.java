@@ -8,6 +8,7 @@ import app.layette.core.recline.roll.Cloth;
 import app.layette.core.recline.roll.Noodle;
 import app.layette.core.recline.roll.RollMaker;
 import app.layette.core.recline.roll.Towel;
+import app.layette.formats.svg.RollPicture;
 import app.layette.formats.wording.Wording;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -31,6 +32,12 @@ public sealed interface RollGood {
      * @param fields of the entry that says it was done
      */
     record Way(RollKind kind, RollMaker.Recipe recipe, Map<String, String> fields) {}
+
+    /** How high it holds a foot end at the most, in words. */
+    String high(Wording words);
+
+    /** How it lies there, to scale. */
+    String picture();
 
     /** Says what to do. */
     String say(Way way, Wording words);
@@ -67,17 +74,26 @@ public sealed interface RollGood {
                             "rolled", Argument.of(towel.rolled()),
                             "lift", Argument.of(way.recipe().lift())));
         }
+
+        @Override
+        public String high(Wording words) {
+            Length highest = RollMaker.whole(cloth).height();
+            return words.say("roll.highest", Map.of("height", Argument.of(highest)));
+        }
+
+        @Override
+        public String picture() {
+            return RollPicture.of(RollMaker.whole(cloth));
+        }
     }
 
     /** A foam noodle, one or three taped as a triangle. */
     record OfNoodle(String name, Length diameter, Softness softness) implements RollGood {
         @Override
         public List<Way> ways(RollMaker maker, Length lift) {
-            double squash = softness == Softness.SOFT ? Noodle.SOFT : Noodle.FIRM;
             return Stream.of(RollKind.NOODLE, RollKind.NOODLE_TRIANGLE)
                     .flatMap(kind -> {
-                        Noodle.Bundle bundle = kind == RollKind.NOODLE ? Noodle.Bundle.ONE : Noodle.Bundle.TRIANGLE;
-                        Noodle noodle = new Noodle(diameter, squash, bundle);
+                        Noodle noodle = of(kind == RollKind.NOODLE ? Noodle.Bundle.ONE : Noodle.Bundle.TRIANGLE);
                         return maker.recipes(lift, List.of(), List.of(noodle)).stream()
                                 .map(recipe -> new Way(
                                         kind,
@@ -95,6 +111,24 @@ public sealed interface RollGood {
                             "noodle", Argument.of(name()),
                             "diameter", Argument.of(diameter),
                             "lift", Argument.of(way.recipe().lift())));
+        }
+
+        @Override
+        public String high(Wording words) {
+            return words.say(
+                    "roll.noodleHigh",
+                    Map.of(
+                            "one", Argument.of(of(Noodle.Bundle.ONE).height()),
+                            "three", Argument.of(of(Noodle.Bundle.TRIANGLE).height())));
+        }
+
+        @Override
+        public String picture() {
+            return RollPicture.of(of(Noodle.Bundle.ONE), of(Noodle.Bundle.TRIANGLE));
+        }
+
+        private Noodle of(Noodle.Bundle bundle) {
+            return new Noodle(diameter, softness == Softness.SOFT ? Noodle.SOFT : Noodle.FIRM, bundle);
         }
     }
 

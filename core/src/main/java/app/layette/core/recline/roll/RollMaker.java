@@ -75,7 +75,7 @@ public final class RollMaker {
 
     /** The roll of one cloth for a lift; it may want more cloth than there is. */
     public Recipe of(Cloth cloth, Length lift) {
-        int layers = Math.max(1, (int) Math.round(cloth.width().millimetres() / targetWidth.millimetres()));
+        int layers = layers(cloth, targetWidth);
         double height = lift.millimetres();
         for (int round = 0; round < ROUNDS; round++) {
             double fromBack = height / HEIGHT_PER_MIDDLE;
@@ -84,6 +84,15 @@ public final class RollMaker {
         Towel towel = new Towel(
                 cloth.thickness(), layers, Towel.rolledFor(Length.ofMillimetres(height), cloth.thickness(), layers));
         return new Recipe(cloth, towel, towel.equivalentLift(contact, Length.ZERO));
+    }
+
+    /** The whole of a cloth rolled up, folded to the usual width: higher than that it makes nothing. */
+    public static Towel whole(Cloth cloth) {
+        return new Towel(cloth.thickness(), layers(cloth, USUAL_WIDTH), cloth.length());
+    }
+
+    private static int layers(Cloth cloth, Length width) {
+        return Math.max(1, (int) Math.round(cloth.width().millimetres() / width.millimetres()));
     }
 
     private static double missedMm(Recipe recipe, Length lift) {

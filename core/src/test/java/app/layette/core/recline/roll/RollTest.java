@@ -52,6 +52,14 @@ class RollTest {
         assertThat(Roll.withFoot(mm(roll), mm(foot), under)).isEqualTo(mm(lift));
     }
 
+    @ParameterizedTest
+    @CsvSource({"900, 500, 4, 2, 71.8", "900, 280, 4, 1, 50.8", "700, 120, 1, 1, 22.4"})
+    void theWholeOfAClothIsTheMostItMakes(double length, double width, double thickness, int layers, double height) {
+        Towel whole = RollMaker.whole(new Cloth("a cloth", mm(length), mm(width), mm(thickness)));
+        assertThat(whole.layers()).isEqualTo(layers);
+        assertThat(whole.height().millimetres()).isCloseTo(height, within(0.1));
+    }
+
     @Test
     void theMakerFoldsRollsAndMeetsTheLift() {
         RollMaker maker = new RollMaker(CONTACT, RollMaker.USUAL_WIDTH);
