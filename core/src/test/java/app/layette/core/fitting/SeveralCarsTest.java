@@ -21,6 +21,7 @@ import app.layette.core.evidence.Speaker;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.gate.ConclusionState;
 import app.layette.core.gate.ConclusionState.State;
+import app.layette.core.measure.Length;
 import app.layette.core.rule.Conclusion;
 import java.util.List;
 import java.util.Set;
@@ -239,6 +240,19 @@ class SeveralCarsTest {
         assertThat(plan(THIRD).situation().placed()).isEmpty();
         assertThat(plan(SECOND).gate().blocking()).isEmpty();
         assertThat(plan(UnitId.FIRST).gate().blocking()).isEmpty();
+    }
+
+    /** A document may name the seat where the child in it is meant: what was measured says whose it is. */
+    @ParameterizedTest
+    @CsvSource({"BODY, true", "SHOULDER, true", "CROWN, true", "MOVEMENT, false", "GAP, false"})
+    void aLengthOfTheChildIsTheSameInEveryCar(Fact.Dimension what, boolean ofTheChild) {
+        fitting.without(Fact.LengthMeasured.class::isInstance);
+        Fact.LengthMeasured length = new Fact.LengthMeasured(UnitId.FIRST, what, Length.ofMillimetres(300), null);
+        assertThat(length.of()).isInstanceOf(ofTheChild ? RiderId.class : UnitId.class);
+        fitting.add(length);
+        assertThat(plan(SECOND).situation().history(Fact.LengthMeasured.class)).hasSize(ofTheChild ? 1 : 0);
+        assertThat(plan(UnitId.FIRST).situation().history(Fact.LengthMeasured.class))
+                .hasSize(1);
     }
 
     @Test
