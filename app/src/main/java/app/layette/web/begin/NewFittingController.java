@@ -292,7 +292,7 @@ class NewFittingController {
             }
         }
         if (fields.getOrDefault("seat", "").equals(QuickSeat.SHEET.text())) {
-            return Optional.of(new SheetVersion(QuickSeat.SHEET.text(), 1));
+            return Optional.of(QuickSeat.VERSION);
         }
         Optional<SheetVersion> seat = chosen(shelf.seats(user.pointId()), fields.getOrDefault("seat", ""));
         if (seat.isEmpty()) {

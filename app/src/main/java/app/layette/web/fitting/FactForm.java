@@ -4,9 +4,9 @@ import app.layette.core.entry.Fact;
 import app.layette.core.entry.FactField;
 import app.layette.core.entry.FactFields;
 import app.layette.core.entry.FieldProblem;
+import app.layette.core.entry.Ids;
 import app.layette.core.entry.PartialDate;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.Subject;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.DateReader;
 import app.layette.core.measure.Gestation;
@@ -15,8 +15,6 @@ import app.layette.core.measure.LengthRange;
 import app.layette.core.measure.Mass;
 import app.layette.core.measure.UnreadableDateException;
 import app.layette.core.measure.UnreadableMeasureException;
-import app.layette.core.seat.PieceId;
-import app.layette.core.seat.SettingId;
 import app.layette.core.vehicle.PositionId;
 import java.time.DateTimeException;
 import java.time.LocalDate;
@@ -197,22 +195,15 @@ public final class FactForm {
         if (type == PartialDate.class) {
             return PartialDate.typed(text);
         }
-        if (type == PieceId.class) {
-            return new PieceId(text);
-        }
-        if (type == SettingId.class) {
-            return new SettingId(text);
-        }
-        if (Subject.class.isAssignableFrom(type)) {
-            return Subject.of(type.asSubclass(Subject.class), text);
-        }
         if (type == PositionId.class) {
             return PositionId.parse(text);
         }
         if (type == Question.class) {
             return Question.valueOf(text);
         }
-        return type.isEnum() ? constant(type, text) : text;
+        return type.isEnum()
+                ? constant(type, text)
+                : Ids.of(type, text).<Object>map(id -> id).orElse(text);
     }
 
     private static Object constant(Class<?> type, String text) {

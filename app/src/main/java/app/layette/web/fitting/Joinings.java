@@ -247,10 +247,10 @@ public class Joinings {
     private static Unit unused(List<FittingRow> theirs) {
         Set<UnitId> had = theirs.stream().map(FittingRow::unit).collect(Collectors.toSet());
         int number = 2;
-        while (had.contains(new UnitId("u" + number))) {
+        while (had.contains(UnitId.numbered(number))) {
             number++;
         }
-        return new Unit(new UnitId("u" + number), new RiderId("r" + number), new SheetId(""));
+        return new Unit(UnitId.numbered(number), RiderId.numbered(number), new SheetId(""));
     }
 
     private static void checkName(String name) {

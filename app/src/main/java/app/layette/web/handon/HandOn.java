@@ -71,7 +71,7 @@ class HandOn {
                 .filter(Fact.SheetAdopted.class::isInstance)
                 .map(Fact.SheetAdopted.class::cast)
                 .filter(adopted -> adopted.adoption() == Fact.Adoption.ADOPTED)
-                .map(adopted -> adopted.sheet())
+                .map(Fact.SheetAdopted::sheet)
                 .distinct()
                 .forEach(version -> shelf.document(user.pointId(), version)
                         .ifPresent(json -> (Shelf.isCar(json) ? cars : seats).add(json)));
@@ -114,7 +114,7 @@ class HandOn {
         SheetId sheet = there.unit().sheet();
         SheetVersion seat = shelf.newestSeat(user.pointId(), sheet.text())
                 .map(each -> each.sheet())
-                .orElse(new SheetVersion(QuickSeat.SHEET.text(), 1));
+                .orElse(QuickSeat.VERSION);
         List<EntryDraft> drafts = new ArrayList<>();
         drafts.add(EntryDraft.now(How.MEASURED, 0, new Fact.SheetAdopted(seat, Fact.Adoption.ADOPTED, null)));
         carry(drafts, there.newest(Fact.ChildDescribed.class), child(there));

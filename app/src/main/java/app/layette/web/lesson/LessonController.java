@@ -14,12 +14,10 @@ import app.layette.web.fitting.Fittings;
 import app.layette.web.paper.PaperSize;
 import app.layette.web.paper.PdfPrinter;
 import app.layette.web.shelf.Shelf;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.BinaryOperator;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.http.HttpHeaders;
@@ -112,26 +110,23 @@ class LessonController {
     }
 
     private List<Family> families(UUID point, List<FittingLists.OpenOne> open) {
-        List<String> ids =
-                open.stream().map(each -> each.seat().text()).distinct().toList();
-        Map<SheetId, SeatSheet> seats = shelf.sheets(point, ids).seats().stream()
-                .collect(Collectors.toMap(
-                        each -> SheetId.of(each.sheet()),
-                        Function.identity(),
-                        BinaryOperator.maxBy(
-                                Comparator.comparing(each -> each.sheet().version()))));
+        Map<SheetId, Optional<SeatSheet>> seats = open.stream()
+                .map(FittingLists.OpenOne::seat)
+                .distinct()
+                .collect(Collectors.toMap(Function.identity(), id -> shelf.newestSeat(point, id.text())));
         return open.stream()
-                .map(each -> {
-                    Optional<SeatSheet> seat = Optional.ofNullable(seats.get(each.seat()));
-                    return new Family(
-                            each.id(),
-                            each.child(),
-                            each.reference(),
-                            seat.map(its -> its.identity().fullName()).orElse(""),
-                            seat.map(its -> shelf.pictures().seat(point, its)).orElse(""),
-                            each.chosen());
-                })
+                .map(each -> family(point, each, seats.get(each.seat())))
                 .toList();
+    }
+
+    private Family family(UUID point, FittingLists.OpenOne one, Optional<SeatSheet> seat) {
+        return new Family(
+                one.id(),
+                one.child(),
+                one.reference(),
+                seat.map(each -> each.identity().fullName()).orElse(""),
+                seat.map(each -> shelf.pictures().seat(point, each)).orElse(""),
+                one.chosen());
     }
 
     private static List<UUID> chosen(List<UUID> with) {

@@ -204,7 +204,7 @@ class BroughtInController {
         String child = TypedText.needed(fields, "childName", LONGEST_NAME, problems);
         String chosen = fields.getOrDefault("seat", "");
         Optional<SheetVersion> seat = chosen.equals(QuickSeat.SHEET.text())
-                ? Optional.of(new SheetVersion(QuickSeat.SHEET.text(), 1))
+                ? Optional.of(QuickSeat.VERSION)
                 : shelf.seats(user.pointId()).stream()
                         .filter(each -> each.id().equals(chosen))
                         .map(each -> new SheetVersion(each.id(), each.version()))

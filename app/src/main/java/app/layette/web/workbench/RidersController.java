@@ -173,7 +173,7 @@ class RidersController {
 
     private SheetVersion sheet(SignedIn user, String id) {
         if (id.equals(QuickSeat.SHEET.text())) {
-            return new SheetVersion(QuickSeat.SHEET.text(), 1);
+            return QuickSeat.VERSION;
         }
         return shelf.seats(user.pointId()).stream()
                 .filter(each -> each.id().equals(id))

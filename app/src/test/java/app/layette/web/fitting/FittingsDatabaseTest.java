@@ -250,6 +250,10 @@ class FittingsDatabaseTest extends DatabaseTest {
         assertThatThrownBy(
                         () -> fittings.append(twin, draft(new Fact.Acted(UnitId.FIRST, Act.TIGHTENED)), point, MARIT))
                 .hasMessageContaining("OTHER_UNIT");
+        assertThatThrownBy(() -> fittings.append(
+                        twin, draft(new Fact.Weighed(new RiderId("u1"), Mass.ofGrams(2600))), point, MARIT))
+                .as("whose it is goes by the name, whatever a form took it for")
+                .hasMessageContaining("OTHER_UNIT");
         assertThat(fittings.documents(point, twin)).isEqualTo(fittings.documents(point, fitting));
         assertThat(places()).hasSize(4);
         assertThat(jdbc.queryForObject("select count(*) from entry where fitting_id = ?", Integer.class, twin))

@@ -215,6 +215,10 @@ class HarnessIT {
         try (Desk desk = new Desk(app.address(), 1280, 800)) {
             desk.signIn("marit").open("/class");
             desk.isAccessible("class");
+            assertThat(desk.page().textContent(".tile:has-text('Isolde')")).contains("Wrenfold Shuttle");
+            assertThat(desk.page().locator(".tile:has-text('Isolde') svg").count())
+                    .as("the seat it brought is drawn")
+                    .isEqualTo(1);
             desk.page().check(".tile:has-text('Tamsin') input");
             desk.page().check(".tile:has-text('Isolde') input");
             desk.click("text=Make the worksheet");

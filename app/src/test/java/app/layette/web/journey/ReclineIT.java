@@ -109,6 +109,36 @@ class ReclineIT {
         }
     }
 
+    /** What is kept to be rolled says how high it lies, by its own softness; a strange one is refused and nothing is lost. */
+    @Test
+    void whatLiesReadySaysHowHighItMakesAFootEnd() {
+        try (Desk desk = new Desk(app.address(), 1280, 800)) {
+            desk.signIn("ilse").open("/rolls");
+            desk.page().fill("form:has([value=NOODLE]) [name=goodName]", "Green <i>noodle</i>");
+            desk.page().fill("[name=diameter]", "9000 mm");
+            desk.page().selectOption("[name=softness]", "SOFT");
+            desk.click("text=Keep the noodle");
+            assertThat(desk.page().textContent(".problem")).contains("9000 mm");
+            assertThat(desk.page().inputValue("form:has([value=NOODLE]) [name=goodName]"))
+                    .isEqualTo("Green <i>noodle</i>");
+            desk.page().fill("[name=diameter]", "73 mm");
+            desk.page().selectOption("[name=softness]", "SOFT");
+            desk.click("text=Keep the noodle");
+            // 73 mm times 0.65, and times 1 + √3/2 of it (REC-6).
+            assertThat(desk.page().textContent("tr:has-text('Green <i>noodle</i>')"))
+                    .contains("1.9 in high", "triangle 3.5 in");
+            assertThat(desk.page()
+                            .locator("tr:has-text('Green') .roll-picture ellipse")
+                            .count())
+                    .isEqualTo(4);
+            desk.page().click("tr:has-text('Green') button");
+            desk.page()
+                    .waitForCondition(
+                            () -> desk.page().locator("tr:has-text('Green')").count() == 0);
+            desk.isQuiet();
+        }
+    }
+
     private static Reading truth(Recline recline, String name, double slope) {
         Recline.Step step = recline.device().value().orElseThrow().steps().stream()
                 .filter(each -> each.name().text().equals(name))

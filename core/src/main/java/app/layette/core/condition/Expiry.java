@@ -121,8 +121,9 @@ public final class Expiry implements Rule.OfPlace {
         }
         PartialDate made = label.made();
         Integer years = life.get().years();
-        Optional<LocalDate> counted =
-                made != null && years != null ? Optional.of(made.firstDay().plusYears(years)) : Optional.empty();
+        Optional<LocalDate> counted = life.get().kind() == ServiceLife.Kind.YEARS && made != null && years != null
+                ? Optional.of(made.firstDay().plusYears(years))
+                : Optional.empty();
         Optional<LocalDate> earlier =
                 Stream.of(printed, counted).flatMap(Optional::stream).min(LocalDate::compareTo);
         if (earlier.isPresent()) {

@@ -163,9 +163,9 @@ final class About {
 
     /** Whether it stands here on a base that is not known to be the one of the first car: one that only looks alike is not. */
     private boolean isOnBaseOfItsOwn(List<Entry> effective) {
-        @Nullable Method method = null;
-        @Nullable LabelRead here = null;
-        @Nullable LabelRead there = null;
+        Method method = null;
+        LabelRead here = null;
+        LabelRead there = null;
         for (Entry entry : effective) {
             Optional<Unit> of = named(entry.fact().of()).filter(each -> each.isSameSeatAs(unit));
             if (of.isEmpty()) {

@@ -24,7 +24,7 @@ record AdoptedSheets(Optional<SeatSheet> seat, Optional<VehicleSheet> car, int c
     static AdoptedSheets of(Sheets sheets, SheetId seatSheet, List<Entry> entries) {
         Map<SheetId, Integer> adopted = new HashMap<>();
         Set<SheetVersion> declined = new HashSet<>();
-        @Nullable SheetId carSheet = null;
+        SheetId carSheet = null;
         int carSince = 0;
         for (Entry entry : entries) {
             if (!(entry.fact() instanceof SheetAdopted choice)) {

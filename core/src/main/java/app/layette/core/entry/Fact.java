@@ -317,7 +317,7 @@ public sealed interface Fact {
             implements Fact {
         /** A sheet of any seat, or of the car that the fitting began with. */
         public SheetAdopted(SheetVersion sheet, Adoption adoption, @Nullable String reason) {
-            this(new SheetId(sheet.id()), sheet.version(), adoption, reason, null);
+            this(SheetId.of(sheet), sheet.version(), adoption, reason, null);
         }
 
         /** The sheet and which version of it. */

@@ -28,6 +28,9 @@ public final class QuickSeat {
     /** Id that a unit carries in place of a sheet's. */
     public static final SheetId SHEET = new SheetId("quick-seat");
 
+    /** The one version that there is of it. */
+    public static final SheetVersion VERSION = new SheetVersion(SHEET.text(), 1);
+
     private QuickSeat() {}
 
     static SeatSheet sheet(Stamped<Fact.QuickSeatRead> read) {
@@ -35,7 +38,7 @@ public final class QuickSeat {
         Source source = new Source("manual", read.how().place(), read.on());
         Evidence<Indicator> indicator = asRead(indicator(seat), source);
         return SeatSheetParts.builder()
-                .sheet(new SheetVersion(SHEET.text(), 1))
+                .sheet(VERSION)
                 .status(SheetStatus.CONFIRMED)
                 .kind(seat.sort() == null ? SeatKind.REAR_FACING_ONLY : seat.sort())
                 .identity(new SeatIdentity("", seat.name(), List.of(seat.model()), null, null))

@@ -14,21 +14,6 @@ public sealed interface Subject extends Id permits RiderId, UnitId, SheetId, Sub
         return text().equals(other.text());
     }
 
-    /**
-     * A subject of the type that a kind of entry names.
-     *
-     * @param type one of the permitted ones, or this one where the kind does not say which
-     */
-    static Subject of(Class<? extends Subject> type, String text) {
-        if (type == RiderId.class) {
-            return new RiderId(text);
-        }
-        if (type == UnitId.class) {
-            return new UnitId(text);
-        }
-        return type == SheetId.class ? new SheetId(text) : new Named(text);
-    }
-
     /** Where the kind of entry does not say what it names: a note may be of the family, a withdrawal of what it withdraws. */
     record Named(String text) implements Subject {
         @Override

@@ -7,7 +7,12 @@ package app.layette.core.entry;
  */
 public record UnitId(String text) implements Subject {
     /** The seat that a fitting begins with. */
-    public static final UnitId FIRST = new UnitId("u1");
+    public static final UnitId FIRST = numbered(1);
+
+    /** What the seats of a fitting are called, in the order in which they come, from 1. */
+    public static UnitId numbered(int number) {
+        return new UnitId("u" + number);
+    }
 
     @Override
     public String toString() {

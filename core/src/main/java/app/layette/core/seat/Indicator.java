@@ -3,7 +3,6 @@ package app.layette.core.seat;
 import app.layette.core.evidence.Written;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Mass;
-import app.layette.core.seat.Indicator.Borders;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
@@ -28,7 +27,10 @@ public record Indicator(
         @Nullable Sides sides,
         Angle partWidth,
         Angle lineTolerance) {
-    /** How much recline lies between wholly inside and wholly outside, and how far a line may be off, where a sheet says nothing. */
+    /**
+     * 2°: how much recline lies between wholly inside and wholly outside, and how far a line may be off parallel, where a
+     * sheet says nothing (REC-1).
+     */
     public static final Angle USUAL_PART = Angle.ofDegrees(2);
 
     /** Lowest and highest allowed θ. */

@@ -2,6 +2,7 @@ package app.layette.core.entry;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.layette.core.evidence.Id;
 import app.layette.core.fixture.FittingBuilder;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Bounds;
@@ -51,6 +52,18 @@ class FactFieldsTest {
         return FactCheck.impossible(fact, TODAY).stream()
                 .map(FieldProblem::field)
                 .toList();
+    }
+
+    @Test
+    void everyIdIsMadeOfItsTextAndOfItsOwnType() {
+        assertThat(fields())
+                .filteredOn(field -> Id.class.isAssignableFrom(field.type()))
+                .hasSizeGreaterThan(FactFields.byName().size())
+                .allSatisfy(field -> assertThat(Ids.of(field.type(), "x 1")).hasValueSatisfying(id -> {
+                    assertThat(id).isInstanceOf(field.type());
+                    assertThat(id.text()).isEqualTo("x 1");
+                }));
+        assertThat(Ids.of(String.class, "x 1")).isEmpty();
     }
 
     /** One below and one above what a number, an angle or a text may be. */

@@ -241,6 +241,24 @@ class WalkInTest {
         return fitting.plan().situation().seat().orElseThrow().leg().isLooked();
     }
 
+    /** SUIT-9: a document that says of no weights what a page says is believed of no child. */
+    @ParameterizedTest
+    @CsvSource({"1800, 5000, true", "1800, , false", ", 5000, false", ", , false", "4000, 5000, false"})
+    void whatIsSaidOfNoWeightsIsSaidOfNoChild(Double from, Double to, boolean fills) {
+        FittingBuilder fitting = withSeat(seat(4, null, null, null, null));
+        fitting.page(
+                "9",
+                new Fact.SheetValueRead(
+                        UnitId.FIRST,
+                        SheetValue.INSERT,
+                        null,
+                        "REQUIRED",
+                        from == null ? null : Mass.ofGrams(from),
+                        to == null ? null : Mass.ofGrams(to)));
+        assertThat(fitting.plan().situation().seat().orElseThrow().insert().isLooked())
+                .isEqualTo(fills);
+    }
+
     @Test
     void twoPagesThatDifferComeToNothing() {
         FittingBuilder fitting = withSeat(seat(4, null, null, null, null)).page("9", value(SheetValue.LEG, "ALWAYS"));

@@ -8,10 +8,10 @@ import app.layette.core.entry.Entry;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FittingRecord;
 import app.layette.core.entry.FittingRecord.Unit;
+import app.layette.core.entry.Ids;
 import app.layette.core.entry.Method;
 import app.layette.core.entry.RiderId;
 import app.layette.core.entry.SheetId;
-import app.layette.core.entry.Subject;
 import app.layette.core.entry.UnitId;
 import app.layette.core.entry.UnusableEntriesException;
 import app.layette.core.evidence.Evidence;
@@ -73,7 +73,7 @@ class TwinsTest {
             for (int i = 0; i < components.length; i++) {
                 values[i] = components[i].getAccessor().invoke(fact);
             }
-            values[0] = Subject.of(components[0].getType().asSubclass(Subject.class), of);
+            values[0] = Ids.of(components[0].getType(), of).orElseThrow();
             Constructor<?> make = fact.getClass()
                     .getDeclaredConstructor(Arrays.stream(components)
                             .map(RecordComponent::getType)

@@ -186,6 +186,15 @@ class ReclineAdviceTest {
                 .isEqualTo(mm(10));
     }
 
+    /** REC-6: what a document leaves out of a roll is not made up. */
+    @ParameterizedTest
+    @EnumSource(RollKind.class)
+    void aRollWithoutItsMeasuresIsNone(RollKind kind) {
+        assertThat(ReclineSetUp.roll(
+                        new Fact.RollPlaced(UnitId.FIRST, kind, null, Fact.Softness.FIRM, null, null, null, null)))
+                .isEmpty();
+    }
+
     @Test
     void withoutADeviceARollSetsTheAngle() {
         FittingBuilder fitting = fresh();

@@ -3,13 +3,11 @@ package app.layette.formats.json;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.FactFields;
 import app.layette.core.entry.How;
+import app.layette.core.entry.Ids;
 import app.layette.core.entry.PartialDate;
 import app.layette.core.entry.Question;
-import app.layette.core.entry.RiderId;
-import app.layette.core.entry.SheetId;
-import app.layette.core.entry.Subject;
-import app.layette.core.entry.UnitId;
 import app.layette.core.evidence.Evidence;
+import app.layette.core.evidence.Id;
 import app.layette.core.evidence.Source;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.Length;
@@ -19,9 +17,7 @@ import app.layette.core.measure.MassRange;
 import app.layette.core.measure.UnitSystem;
 import app.layette.core.seat.LengthLimit;
 import app.layette.core.seat.OutlinePoint;
-import app.layette.core.seat.PieceId;
 import app.layette.core.seat.ServiceLife;
-import app.layette.core.seat.SettingId;
 import app.layette.core.vehicle.PositionId;
 import app.layette.formats.text.CamelCase;
 import com.fasterxml.jackson.annotation.JsonAutoDetect;
@@ -103,12 +99,7 @@ public final class LayetteJson {
         text(module, Mass.class, text -> Mass.parse(text, MassRange.SHEET), LayetteJson::typed);
         text(module, Length.class, text -> Length.parse(text, LengthRange.SHEET), LayetteJson::typed);
         text(module, PartialDate.class, PartialDate::parse, PartialDate::toString);
-        text(module, UnitId.class, UnitId::new, UnitId::text);
-        text(module, RiderId.class, RiderId::new, RiderId::text);
-        text(module, SheetId.class, SheetId::new, SheetId::text);
-        text(module, Subject.class, Subject.Named::new, Subject::text);
-        text(module, PieceId.class, PieceId::new, PieceId::text);
-        text(module, SettingId.class, SettingId::new, SettingId::text);
+        Ids.types().forEach(type -> id(module, type));
         text(module, PositionId.class, PositionId::parse, PositionId::toString);
         text(module, Question.class, LayetteJson::question, question -> CamelCase.of(question.name()));
         text(module, How.class, LayetteJson::how, LayetteJson::howText);
@@ -124,6 +115,10 @@ public final class LayetteJson {
         module.addDeserializer(ServiceLife.class, new ServiceLifeReader());
         module.addDeserializer(Evidence.class, new EvidenceReader(null));
         return module;
+    }
+
+    private static <T extends Id> void id(SimpleModule module, Class<T> type) {
+        text(module, type, text -> type.cast(Ids.of(type, text).orElseThrow()), Id::text);
     }
 
     private static <T> void text(

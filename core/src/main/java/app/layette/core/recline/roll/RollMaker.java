@@ -86,7 +86,7 @@ public final class RollMaker {
         return new Recipe(cloth, towel, towel.equivalentLift(contact, Length.ZERO));
     }
 
-    /** The whole of a cloth rolled up, folded to the usual width: higher than that it makes nothing. */
+    /** REC-6: the whole of a cloth rolled up, folded to the usual width; higher than that it makes nothing. */
     public static Towel whole(Cloth cloth) {
         return new Towel(cloth.thickness(), layers(cloth, USUAL_WIDTH), cloth.length());
     }
