@@ -27,33 +27,10 @@ import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.savedrequest.CookieRequestCache;
 import org.springframework.security.web.savedrequest.RequestCache;
-import org.springframework.session.config.SessionRepositoryCustomizer;
-import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
-import org.springframework.session.jdbc.PostgreSqlJdbcIndexedSessionRepositoryCustomizer;
 
 /** Signing in, and what the browser may load: only what ships with the application, nothing inline. */
 @Configuration
 public class Security {
-    private static final String NOTED_ONCE_A_MINUTE = """
-            UPDATE %TABLE_NAME% AS kept
-            SET SESSION_ID = now.id, LAST_ACCESS_TIME = now.used, MAX_INACTIVE_INTERVAL = now.idle,
-                EXPIRY_TIME = now.over, PRINCIPAL_NAME = now.who
-            FROM (SELECT CAST(? AS CHAR(36)) AS id, CAST(? AS BIGINT) AS used, CAST(? AS INT) AS idle,
-                         CAST(? AS BIGINT) AS over, CAST(? AS VARCHAR(100)) AS who, CAST(? AS CHAR(36)) AS key) AS now
-            WHERE kept.PRIMARY_ID = now.key
-              AND (kept.SESSION_ID <> now.id OR kept.LAST_ACCESS_TIME < now.used - 60000
-                   OR kept.MAX_INACTIVE_INTERVAL <> now.idle OR kept.PRINCIPAL_NAME IS DISTINCT FROM now.who)
-            """;
-
-    private static final String WHERE_THE_SESSION_IS = """
-            INSERT INTO %TABLE_NAME%_ATTRIBUTES (SESSION_PRIMARY_ID, ATTRIBUTE_NAME, ATTRIBUTE_BYTES)
-            SELECT kept.PRIMARY_ID, now.name, now.bytes
-            FROM (SELECT CAST(? AS CHAR(36)) AS key, CAST(? AS VARCHAR(200)) AS name, CAST(? AS BYTEA) AS bytes) AS now
-            JOIN %TABLE_NAME% AS kept ON kept.PRIMARY_ID = now.key
-            FOR KEY SHARE OF kept
-            ON CONFLICT (SESSION_PRIMARY_ID, ATTRIBUTE_NAME) DO UPDATE SET ATTRIBUTE_BYTES = EXCLUDED.ATTRIBUTE_BYTES
-            """;
-
     private static final int LONGEST_WAY_BACK = 1000;
     private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; "
             + "font-src 'self'; img-src 'self' data:; connect-src 'self'; form-action 'self'; base-uri 'none'; "
@@ -63,7 +40,6 @@ public class Security {
     public SecurityFilterChain filters(
             HttpSecurity http,
             Users users,
-            Points points,
             Attempts attempts,
             Clock clock,
             @Value("${layette.session.longest:12h}") Duration longest,
@@ -99,7 +75,7 @@ public class Security {
                         .authenticated())
                 .formLogin(form -> form.loginPage("/sign-in").defaultSuccessUrl("/", false))
                 .addFilterBefore(new SlowedSignIn(attempts), UsernamePasswordAuthenticationFilter.class)
-                .addFilterBefore(new StillHere(users, points, clock, longest, idle), AuthorizationFilter.class)
+                .addFilterBefore(new StillHere(users, clock, longest, idle), AuthorizationFilter.class)
                 // Nobody has a session who has not signed in: reading a family's page leaves no row behind.
                 .requestCache(cache -> cache.requestCache(pagesAlone()))
                 .csrf(csrf -> csrf.csrfTokenRepository(tokens()))
@@ -153,25 +129,6 @@ public class Security {
     @Bean
     Attempts attempts(Clock clock, JdbcClient jdbc) {
         return new Attempts(clock, jdbc);
-    }
-
-    /** Two requests of one session may note the same thing in the same moment: the later one counts, and neither fails. */
-    @Bean
-    PostgreSqlJdbcIndexedSessionRepositoryCustomizer sessionsOnPostgres() {
-        return new PostgreSqlJdbcIndexedSessionRepositoryCustomizer();
-    }
-
-    /**
-     * That a session was used is noted once a minute, not with every answer: each note is a write to the disk. When a
-     * session is over is decided by {@link StillHere}, which keeps a note of its own. What is to be kept with a session that
-     * was ended meanwhile, by its own person or by a lead, is kept nowhere, and is no error.
-     */
-    @Bean
-    SessionRepositoryCustomizer<JdbcIndexedSessionRepository> sessionsNotedOnceAMinute() {
-        return sessions -> {
-            sessions.setUpdateSessionQuery(NOTED_ONCE_A_MINUTE);
-            sessions.setCreateSessionAttributeQuery(WHERE_THE_SESSION_IS);
-        };
     }
 
     @Bean

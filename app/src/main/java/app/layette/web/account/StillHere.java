@@ -38,7 +38,6 @@ final class StillHere extends OncePerRequestFilter {
     static final ZoneOffset LAST_ON_EARTH = ZoneOffset.ofHours(-12);
 
     private final Users users;
-    private final Points points;
     private final Clock clock;
     private final Duration longest;
     private final Duration idle;
@@ -49,8 +48,7 @@ final class StillHere extends OncePerRequestFilter {
      * @param longest how long a session lasts at most, however much is done in it
      * @param idle after how long without anything done it is over
      */
-    StillHere(Users users, Points points, Clock clock, Duration longest, Duration idle) {
-        this.points = points;
+    StillHere(Users users, Clock clock, Duration longest, Duration idle) {
         this.idle = idle;
         this.users = users;
         this.clock = clock;
@@ -65,8 +63,8 @@ final class StillHere extends OncePerRequestFilter {
             chain.doFilter(request, response);
             return;
         }
-        Optional<User> user =
-                users.findById(before.userId()).filter(User::works).filter(before::knowsPasswordOf);
+        Optional<Users.AtWork> atWork = users.findAtWork(before.userId());
+        Optional<User> user = atWork.map(Users.AtWork::user).filter(User::works).filter(before::knowsPasswordOf);
         Optional<SignedIn> today = user.map(each -> new SignedIn(each, LocalDate.now(clock.withZone(LAST_ON_EARTH))));
         if (today.isEmpty() || isOver(request)) {
             SecurityContextHolder.clearContext();
@@ -75,7 +73,7 @@ final class StillHere extends OncePerRequestFilter {
             return;
         }
         user.flatMap(User::language).ifPresent(chosen -> request.setAttribute(PersonsLanguage.CHOSEN, chosen));
-        Viewing.knows(request, user.get());
+        Viewing.knows(request, atWork.get());
         String by = request.getHeader(BY);
         if (by != null && !by.equals(today.get().author().id())) {
             response.setStatus(HttpServletResponse.SC_CONFLICT);
@@ -89,7 +87,7 @@ final class StillHere extends OncePerRequestFilter {
                             + "</p></main>");
             return;
         }
-        Optional<String> first = asksFirst(user.get(), request);
+        Optional<String> first = asksFirst(atWork.get(), request);
         if (first.isPresent()) {
             if (Security.isPage(request)) {
                 response.sendRedirect(first.get());
@@ -113,7 +111,8 @@ final class StillHere extends OncePerRequestFilter {
     }
 
     /** The page that comes before everything else; empty where all that is needed was shown. */
-    private Optional<String> asksFirst(User user, HttpServletRequest request) {
+    private static Optional<String> asksFirst(Users.AtWork atWork, HttpServletRequest request) {
+        User user = atWork.user();
         String path = request.getServletPath();
         if (SecondStep.isPassed(request)) {
             return Optional.empty();
@@ -123,9 +122,7 @@ final class StillHere extends OncePerRequestFilter {
         }
         boolean hasToSetUp = user.role() == Author.Role.LEAD
                 && !SecondStep.isOpenToSetUp(path)
-                && points.findById(user.pointId())
-                        .filter(Point::leadsNeedSecond)
-                        .isPresent();
+                && atWork.point().leadsNeedSecond();
         return hasToSetUp ? Optional.of("/account/second?needed") : Optional.empty();
     }
 

@@ -87,7 +87,9 @@ public class Viewing {
     }
 
     /** Keeps with the request what was read of its person already. */
-    static void knows(HttpServletRequest request, User user) {
+    static void knows(HttpServletRequest request, Users.AtWork atWork) {
+        User user = atWork.user();
+        request.setAttribute(POINT + user.pointId(), atWork.point());
         user.units()
                 .ifPresentOrElse(
                         units -> request.setAttribute(UNITS + user.id(), units),

@@ -76,9 +76,10 @@ class DueProjection {
     }
 
     private Elsewhere elsewhere(UUID fitting, FittingPlan plan, Point point) {
+        Stock.Loan loan = stock.loan(fitting, point);
         return new Elsewhere(
-                stock.backOn(point.id(), fitting),
-                stock.newerSheet(fitting, point),
+                loan.backOn(),
+                loan.newerSheet(),
                 recalls.openSince(plan.situation(), point.zone()),
                 plan.situation().pendingVersions().stream()
                         .map(sheet -> arrived(sheet, plan, point))

@@ -145,6 +145,11 @@ class FittingRow {
         return record.id;
     }
 
+    /** Whether the fitting was begun with this seat: what its entries are kept by. */
+    boolean isFirst() {
+        return recordId().equals(id);
+    }
+
     /** The seat with which the fitting was begun. */
     FittingRecord.Unit firstUnit() {
         return record.ownUnit();

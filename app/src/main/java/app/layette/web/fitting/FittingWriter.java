@@ -14,6 +14,7 @@ import app.layette.formats.json.LayetteJson;
 import app.layette.web.account.Point;
 import app.layette.web.account.Viewing;
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.LockModeType;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.temporal.ChronoUnit;
@@ -50,10 +51,12 @@ class FittingWriter {
     Locked lock(UUID fittingId, UUID pointId) {
         Point point = viewing.point(pointId);
         FittingRow row = fittings.find(fittingId, pointId).orElseThrow(NoSuchFittingException::new);
-        FittingRow first = fittings.lock(row.recordId(), pointId).orElseThrow(NoSuchFittingException::new);
-        // One that was read earlier in this transaction is still as it was then: whoever held the lock may have added.
-        entities.refresh(first);
-        if (first != row) {
+        // One that was read before it was locked is still as it was then: whoever held the lock may have added.
+        if (row.isFirst()) {
+            entities.refresh(row, LockModeType.PESSIMISTIC_WRITE);
+        } else {
+            FittingRow first = fittings.lock(row.recordId(), pointId).orElseThrow(NoSuchFittingException::new);
+            entities.refresh(first);
             entities.refresh(row);
         }
         return new Locked(row, point, plans.of(row, point));

@@ -25,6 +25,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -90,10 +91,29 @@ public class Fittings {
      */
     @Transactional
     public Appended append(UUID fittingId, EntryDraft draft, UUID pointId, Author author) {
+        return add(writer.lock(fittingId, pointId), List.of(draft), author);
+    }
+
+    /**
+     * Adds what one press told of the fitting as it stands, all of it or nothing; several as {@link #appendTogether}.
+     *
+     * @param told reads what was sent beside the plan of that moment; at least one draft
+     * @throws RefusedEntryException as for a single entry, and whatever {@code told} refuses
+     */
+    @Transactional
+    public Appended tell(UUID fittingId, UUID pointId, Author author, Function<FittingPlan, List<EntryDraft>> told) {
+        FittingWriter.Locked fitting = writer.lock(fittingId, pointId);
+        return add(fitting, told.apply(fitting.plan()), author);
+    }
+
+    private Appended add(FittingWriter.Locked fitting, List<EntryDraft> drafts, Author author) {
+        if (drafts.size() > 1) {
+            return addTogether(fitting, drafts, author);
+        }
+        EntryDraft draft = drafts.get(0);
         if (draft.corrects() != null) {
             throw RefusedEntryException.because("NO_REASON");
         }
-        FittingWriter.Locked fitting = writer.lock(fittingId, pointId);
         List<EntryDraft> carried = carriedBy(draft, fitting);
         return carried.isEmpty() ? add(fitting, draft, author) : addTogether(fitting, carried, author);
     }

@@ -29,6 +29,7 @@ import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -319,20 +320,33 @@ public class Stock {
                 .update();
     }
 
-    /** The day on which a newer sheet came of a seat that a fitting has on loan; empty where none did since. */
+    /**
+     * What a fitting has on loan comes to.
+     *
+     * @param backOn the day on which it is to be back; empty where it has nothing
+     * @param newerSheet the day on which a newer sheet came of a seat it has; empty where none did since
+     */
+    public record Loan(Optional<LocalDate> backOn, Optional<LocalDate> newerSheet) {}
+
+    /** What a fitting has on loan; asked with each of its entries, and so with one question. */
     @Transactional(readOnly = true)
-    public Optional<LocalDate> newerSheet(UUID fitting, Point point) {
-        return jdbc
-                .sql("select sheet_id, lent_on from stock_seat where point_id = :point and fitting_id = :fitting"
-                        + " and lent_on is not null")
+    public Loan loan(UUID fitting, Point point) {
+        record Lent(String sheet, LocalDate lentOn, LocalDate until) {}
+        List<Lent> lent = jdbc.sql("select sheet_id, lent_on, until from stock_seat"
+                        + " where point_id = :point and fitting_id = :fitting")
                 .param("point", point.id())
                 .param("fitting", fitting)
-                .query((row, number) ->
-                        newerThan(point, row.getString("sheet_id"), row.getObject("lent_on", LocalDate.class)))
-                .list()
-                .stream()
-                .flatMap(Optional::stream)
-                .min(LocalDate::compareTo);
+                .query((row, number) -> new Lent(
+                        row.getString("sheet_id"),
+                        row.getObject("lent_on", LocalDate.class),
+                        row.getObject("until", LocalDate.class)))
+                .list();
+        return new Loan(
+                lent.stream().map(Lent::until).filter(Objects::nonNull).min(LocalDate::compareTo),
+                lent.stream()
+                        .filter(each -> each.lentOn() != null)
+                        .flatMap(each -> newerThan(point, each.sheet(), each.lentOn()).stream())
+                        .min(LocalDate::compareTo));
     }
 
     private Optional<LocalDate> newerThan(Point point, String sheet, LocalDate lentOn) {
@@ -403,16 +417,6 @@ public class Stock {
                 .param("point", erased.point())
                 .param("reference", erased.reference())
                 .update();
-    }
-
-    /** The day on which what a fitting has on loan is to be back; empty where it has nothing. */
-    @Transactional(readOnly = true)
-    public Optional<LocalDate> backOn(UUID point, UUID fitting) {
-        return jdbc.sql("select min(until) from stock_seat where point_id = :point and fitting_id = :fitting")
-                .param("point", point)
-                .param("fitting", fitting)
-                .query(LocalDate.class)
-                .optional();
     }
 
     private StockSeat locked(SignedIn user, UUID id) {

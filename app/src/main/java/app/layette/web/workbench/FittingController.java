@@ -196,14 +196,11 @@ class FittingController {
         String view = fields.getOrDefault("nav-view", "");
         Fittings.Appended appended;
         try {
-            Fittings.Planned before = fittings.planned(id, user.pointId());
-            AnswerNames.check(before.plan(), viewing.wording(user), step, fields);
-            EntryDraft draft = draft(user, id, before.plan().situation(), fields);
-            List<EntryDraft> together =
-                    together(user, fields, draft, before.plan().situation());
-            appended = together.size() > 1
-                    ? fittings.appendTogether(id, together, user.pointId(), user.author())
-                    : fittings.append(id, draft, user.pointId(), user.author());
+            appended = fittings.tell(id, user.pointId(), user.author(), before -> {
+                AnswerNames.check(before, viewing.wording(user), step, fields);
+                EntryDraft draft = draft(user, id, before.situation(), fields);
+                return together(user, fields, draft, before.situation());
+            });
         } catch (RefusedEntryException e) {
             return refused(user, id, fields, step, view, htmx, e);
         }

@@ -2,6 +2,7 @@ package app.layette.web.account;
 
 import app.layette.core.entry.Author;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.UUID;
 
 /** Signed-in users for tests. */
@@ -22,5 +23,10 @@ public final class TestUsers {
     /** Somebody as the database has them. */
     public static User user(String name, Author.Role role) {
         return new User(POINT, name, name, "{noop}", role);
+    }
+
+    /** Somebody at the point of all tests. */
+    public static Users.AtWork atWork(User user) {
+        return new Users.AtWork(user, new Point(POINT, "Weir Street", ZoneId.of("UTC"), "US", "north-american-clinic"));
     }
 }

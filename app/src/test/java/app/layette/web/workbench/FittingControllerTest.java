@@ -22,31 +22,32 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import app.layette.core.entry.Author;
 import app.layette.core.entry.Fact;
 import app.layette.core.entry.How;
+import app.layette.core.fitting.FittingPlan;
 import app.layette.core.fitting.PlanDifference;
 import app.layette.core.measure.Angle;
 import app.layette.core.measure.UnitSystem;
 import app.layette.formats.Examples;
 import app.layette.formats.wording.Wording;
-import app.layette.web.account.Point;
-import app.layette.web.account.Points;
 import app.layette.web.account.Security;
 import app.layette.web.account.SignedIn;
 import app.layette.web.account.TestUsers;
 import app.layette.web.account.Users;
 import app.layette.web.account.Viewing;
+import app.layette.web.fitting.EntryDraft;
 import app.layette.web.fitting.Fittings;
 import app.layette.web.fitting.RefusedEntryException;
 import app.layette.web.roll.RollGoods;
 import app.layette.web.shelf.Shelf;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -95,9 +96,6 @@ class FittingControllerTest {
     private Users users;
 
     @MockitoBean
-    private Points points;
-
-    @MockitoBean
     private RollGoods goods;
 
     @MockitoBean
@@ -118,14 +116,19 @@ class FittingControllerTest {
                 .atTime(12, 0)
                 .toInstant(ZoneOffset.UTC);
         when(viewing.clock()).thenReturn(Clock.fixed(noon, ZoneOffset.UTC));
-        when(viewing.point(any(SignedIn.class)))
-                .thenReturn(new Point(TestUsers.POINT, "Weir Street", ZoneId.of("UTC"), "US", "north-american-clinic"));
-        when(users.findById(any())).thenReturn(Optional.of(TestUsers.user("marit", Author.Role.TECHNICIAN)));
+        Users.AtWork marit = TestUsers.atWork(TestUsers.user("marit", Author.Role.TECHNICIAN));
+        when(viewing.point(any(SignedIn.class))).thenReturn(marit.point());
+        when(users.findAtWork(any())).thenReturn(Optional.of(marit));
         Fittings.Planned planned = new Fittings.Planned(ID, "W-1", "Ada <b>", Examples.plan("handle-not-known"));
         when(fittings.planned(eq(ID), any())).thenReturn(planned);
         when(fittings.append(eq(ID), any(), any(), any()))
                 .thenReturn(new Fittings.Appended(
                         7, true, planned, PlanDifference.between(planned.plan(), planned.plan())));
+        when(fittings.tell(eq(ID), any(), any(), any())).thenAnswer(call -> {
+            Function<FittingPlan, List<EntryDraft>> told = call.getArgument(3);
+            EntryDraft first = told.apply(planned.plan()).get(0);
+            return fittings.append(ID, first, call.getArgument(1), call.getArgument(2));
+        });
     }
 
     private MockHttpServletRequestBuilder entry(String kind) {
