@@ -16,13 +16,12 @@ import org.springframework.transaction.support.TransactionOperations;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Sessions as requests need them: that one was used is noted once a minute, and what a request has just kept it does not
+ * Sessions as requests need them: that one was used is noted seldom, and what a request has just kept it does not
  * read again. Everything else is the store's own affair; when a session is over is decided by {@link StillHere}.
  */
 final class SessionsOfRequests<S extends Session>
         implements FindByIndexNameSessionRepository<SessionsOfRequests.Noted<S>> {
-    /** Often enough for hours, and seldom enough for the disk. */
-    private static final Duration NOTED_EACH = Duration.ofMinutes(1);
+    private static final char NEVER_IN_TEXT = 0;
 
     private final FindByIndexNameSessionRepository<S> store;
     private final TransactionOperations whole;
@@ -63,10 +62,12 @@ final class SessionsOfRequests<S extends Session>
         if (request != null && request.kept != null && request.kept.getId().equals(id)) {
             return request.kept;
         }
-        S found = store.findById(id);
+        // A cookie is whatever somebody sends; the database refuses such a text instead of not finding it.
+        S found = id.indexOf(NEVER_IN_TEXT) < 0 ? store.findById(id) : null;
         return found == null ? null : new Noted<>(found, false);
     }
 
+    /** With whatever it is ended for: a password that is not changed after all ends no session. */
     @Override
     public void deleteById(String id) {
         Answering<S> request = answering.get();
@@ -114,7 +115,7 @@ final class SessionsOfRequests<S extends Session>
 
         @Override
         public void setLastAccessedTime(Instant now) {
-            if (now.isAfter(kept.getLastAccessedTime().plus(NOTED_EACH))) {
+            if (now.isAfter(kept.getLastAccessedTime().plus(StillHere.NOTED_EACH))) {
                 isChanged = true;
                 kept.setLastAccessedTime(now);
             }

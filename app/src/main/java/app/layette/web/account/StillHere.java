@@ -31,8 +31,8 @@ final class StillHere extends OncePerRequestFilter {
     static final String BY = "Layette-By";
 
     private static final String ACTED = "layette.acted";
-    /** Often enough for hours, and seldom enough for the database. */
-    private static final Duration NOTED_EACH = Duration.ofMinutes(1);
+    /** How often it is noted that a session is used: often enough for hours, and seldom enough for the disk. */
+    static final Duration NOTED_EACH = Duration.ofMinutes(1);
 
     /** A certificate counts until its last day is over everywhere. */
     static final ZoneOffset LAST_ON_EARTH = ZoneOffset.ofHours(-12);

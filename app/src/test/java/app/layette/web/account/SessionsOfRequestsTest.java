@@ -110,4 +110,10 @@ class SessionsOfRequestsTest {
         verify(store).deleteById("one");
         verify(store, never()).save(any());
     }
+
+    @Test
+    void whatCannotBeAnIdIsNotAskedOfTheStore() {
+        assertThat(sessions.findById("\0one")).isNull();
+        verify(store, never()).findById(any());
+    }
 }
