@@ -1,6 +1,7 @@
 package app.layette.web.shell;
 
 import java.time.Duration;
+import java.util.List;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.CacheControl;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
@@ -18,12 +19,14 @@ class StaticFiles implements WebMvcConfigurer {
 
     @Override
     public void addResourceHandlers(ResourceHandlerRegistry registry) {
-        for (String folder : new String[] {"css", "js"}) {
+        for (OneFile whole : List.of(OneFile.ofStyles(), OneFile.ofScripts())) {
+            String folder = whole.folder();
             registry.addResourceHandler("/" + folder + "/**")
                     .addResourceLocations("classpath:/static/" + folder + "/")
                     .setCacheControl(FOR_A_YEAR)
                     .resourceChain(true)
-                    .addResolver(new VersionResourceResolver().addContentVersionStrategy("/**"));
+                    .addResolver(new VersionResourceResolver().addContentVersionStrategy("/**"))
+                    .addResolver(whole);
         }
         registry.addResourceHandler("/fonts/**")
                 .addResourceLocations("classpath:/static/fonts/")

@@ -199,7 +199,7 @@ class ConnectionIT {
                             + " return (await shell.keys()).length <= 80; }");
             assertThat(desk.page()
                             .evaluate(
-                                    "async () => { const level = document.querySelector('script[src*=\"/js/level-\"]').src;"
+                                    "async () => { const level = document.querySelector('script[src*=\"/js/all-\"]').src;"
                                             + " const shell = await caches.open('layette-shell-1');"
                                             + " await shell.put(level, new Response('kept'));"
                                             + " const offline = await caches.open('layette-offline-1');"
