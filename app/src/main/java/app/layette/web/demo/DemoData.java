@@ -20,6 +20,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -85,11 +86,13 @@ class DemoData implements ApplicationRunner {
                         "US",
                         "north-american-clinic")
                 .reachedBy("555 0142", "9–17 h"));
-        user(point, "marit", "Marit", Author.Role.TECHNICIAN);
-        user(point, "tove", "Tove", Author.Role.TECHNICIAN);
-        user(point, "ansel", "Ansel", Author.Role.TECHNICIAN);
-        user(point, "ilse", "Ilse", Author.Role.LEAD);
-        user(point, "pim", "Pim", Author.Role.TRAINEE);
+        // One password for all of them: hashing is slow on purpose, and once is enough.
+        String hash = Objects.requireNonNull(passwords.encode(DemoPassword.VALUE));
+        user(point, "marit", "Marit", Author.Role.TECHNICIAN, hash);
+        user(point, "tove", "Tove", Author.Role.TECHNICIAN, hash);
+        user(point, "ansel", "Ansel", Author.Role.TECHNICIAN, hash);
+        user(point, "ilse", "Ilse", Author.Role.LEAD, hash);
+        user(point, "pim", "Pim", Author.Role.TRAINEE, hash);
         for (RollGood good : goods()) {
             rolls.keep(point.id(), good);
         }
@@ -98,9 +101,8 @@ class DemoData implements ApplicationRunner {
         }
     }
 
-    private void user(Point point, String name, String displayName, Author.Role role) {
-        users.save(new User(point.id(), name, displayName, passwords.encode(DemoPassword.VALUE), role)
-                .answerForAll(role == Author.Role.LEAD));
+    private void user(Point point, String name, String displayName, Author.Role role, String hash) {
+        users.save(new User(point.id(), name, displayName, hash, role).answerForAll(role == Author.Role.LEAD));
     }
 
     private static List<RollGood> goods() {

@@ -10,8 +10,7 @@ import app.layette.core.fitting.FollowUps;
 import app.layette.web.account.Point;
 import app.layette.web.account.Viewing;
 import app.layette.web.fitting.FamilyErased;
-import app.layette.web.fitting.FittingChanged;
-import app.layette.web.fitting.FittingPlannedAgain;
+import app.layette.web.fitting.FittingPlanned;
 import app.layette.web.recall.Recalls;
 import app.layette.web.shelf.Shelf;
 import app.layette.web.stock.Stock;
@@ -26,7 +25,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Writes what comes due with each entry, in its transaction: a new weight re-plans it all. */
+/** Writes what comes due after each press, in its transaction: a new weight re-plans it all. */
 @Component
 class DueProjection {
     private final DueItems items;
@@ -45,13 +44,7 @@ class DueProjection {
 
     @EventListener
     @Transactional(propagation = Propagation.MANDATORY)
-    public void onChange(FittingChanged changed) {
-        project(changed.fitting(), changed.point(), changed.plan());
-    }
-
-    @EventListener
-    @Transactional(propagation = Propagation.MANDATORY)
-    public void onPlannedAgain(FittingPlannedAgain planned) {
+    public void onPlanned(FittingPlanned planned) {
         project(planned.fitting(), planned.point(), planned.plan());
     }
 

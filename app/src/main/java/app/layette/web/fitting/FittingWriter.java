@@ -46,7 +46,12 @@ class FittingWriter {
     }
 
     /** A fitting whose next entry waits: nobody else adds to it until the transaction is over. */
-    record Locked(FittingRow row, Point point, FittingPlan plan) {}
+    record Locked(FittingRow row, Point point, FittingPlan plan) {
+        /** The same after an entry. */
+        Locked with(FittingPlan after) {
+            return new Locked(row, point, after);
+        }
+    }
 
     Locked lock(UUID fittingId, UUID pointId) {
         Point point = viewing.point(pointId);
@@ -136,6 +141,7 @@ class FittingWriter {
         List<Entry> all = plan.situation().everything();
         if (!all.isEmpty()) {
             events.publishEvent(new FittingChanged(row.id(), point.id(), all.get(all.size() - 1), plan));
+            events.publishEvent(new FittingPlanned(row.id(), point.id(), plan));
         }
     }
 
@@ -148,7 +154,7 @@ class FittingWriter {
             if (other != changed) {
                 FittingPlan plan = plans.of(other, point, after.situation().everything());
                 project(other, plan);
-                events.publishEvent(new FittingPlannedAgain(other.id(), point.id(), plan));
+                events.publishEvent(new FittingPlanned(other.id(), point.id(), plan));
             }
         }
     }

@@ -111,11 +111,8 @@ public class Fittings {
             return addTogether(fitting, drafts, author);
         }
         EntryDraft draft = drafts.get(0);
-        if (draft.corrects() != null) {
-            throw RefusedEntryException.because("NO_REASON");
-        }
         List<EntryDraft> carried = carriedBy(draft, fitting);
-        return carried.isEmpty() ? add(fitting, draft, author) : addTogether(fitting, carried, author);
+        return addTogether(fitting, carried.isEmpty() ? List.of(draft) : carried, author);
     }
 
     /** Nothing was done to the seat since: with that answer comes what the earlier fitting says, as one whole. */
@@ -184,23 +181,43 @@ public class Fittings {
 
     private Appended addTogether(FittingWriter.Locked locked, List<EntryDraft> drafts, Author author) {
         FittingWriter.Locked fitting = locked;
-        FittingPlan before = fitting.plan();
-        boolean alone = drafts.get(0).seen() >= fitting.row().lastSeq();
-        Appended last = null;
+        boolean alone =
+                drafts.size() > 1 && drafts.get(0).seen() >= fitting.row().lastSeq();
+        List<Added> all = new ArrayList<>();
         for (EntryDraft draft : drafts) {
             if (draft.corrects() != null) {
                 throw RefusedEntryException.because("NO_REASON");
             }
-            EntryDraft next = alone ? draft.seeing(fitting.row().lastSeq()) : draft;
-            last = add(fitting, next, author);
-            fitting = new FittingWriter.Locked(
-                    fitting.row(), fitting.point(), last.after().plan());
+            all.add(add(fitting, alone ? draft.seeing(fitting.row().lastSeq()) : draft, author));
+            fitting = fitting.with(all.get(all.size() - 1).after());
         }
-        FittingPlan after = last.after().plan();
-        return new Appended(last.seq(), last.isNew(), last.after(), PlanDifference.between(before, after));
+        return whole(locked, all);
     }
 
-    private Appended add(FittingWriter.Locked fitting, EntryDraft sent, Author author) {
+    /**
+     * What one press told, told: what lists show and what comes due follow from all of it, once, for this seat and those
+     * beside it.
+     */
+    private Appended whole(FittingWriter.Locked fitting, List<Added> all) {
+        FittingRow row = fitting.row();
+        Added last = all.get(all.size() - 1);
+        if (all.stream().anyMatch(Added::isNew)) {
+            FittingWriter.project(row, last.after());
+            events.publishEvent(new FittingPlanned(row.id(), fitting.point().id(), last.after()));
+            writer.refreshBeside(row, fitting.point(), last.after());
+            plans.keep(row, fitting.point(), last.after());
+        }
+        return new Appended(
+                last.seq(),
+                last.isNew(),
+                planned(row, last.after()),
+                PlanDifference.between(fitting.plan(), last.after()));
+    }
+
+    /** An entry in its place, and the plan after it; not new where the same entry had come before. */
+    private record Added(int seq, boolean isNew, FittingPlan after) {}
+
+    private Added add(FittingWriter.Locked fitting, EntryDraft sent, Author author) {
         FittingRow row = fitting.row();
         FittingPlan before = fitting.plan();
         EntryDraft draft = sent.inTheCarOf(before.situation());
@@ -209,29 +226,21 @@ public class Fittings {
             if (!held.get().key().fittingId().equals(row.recordId())) {
                 throw RefusedEntryException.because("ID_TAKEN");
             }
-            return new Appended(
-                    held.get().key().seq(), false, planned(row, before), PlanDifference.between(before, before));
+            return new Added(held.get().key().seq(), false, before);
         }
         FittingPlan then = asOfItsDay(fitting, draft);
         Admission.check(draft, then, author);
         Entry entry = writer.store(row, draft, author, fitting.point(), then);
         FittingPlan after = plans.after(row, fitting.point(), before, entry);
         row.touch(viewing.clock().instant());
-        FittingWriter.project(row, after);
         events.publishEvent(new FittingChanged(row.id(), fitting.point().id(), entry, after));
-        writer.refreshBeside(row, fitting.point(), after);
-        plans.keep(row, fitting.point(), after);
         if (Bedside.isAllTaught(after, author)) {
             EntryDraft taught = EntryDraft.now(
                     How.MEASURED, entry.seq(), new Fact.Ended(row.unit(), Fact.Ending.TAUGHT, null, null, null));
-            Appended ended = add(new FittingWriter.Locked(row, fitting.point(), after), taught, author);
-            return new Appended(
-                    entry.seq(),
-                    true,
-                    ended.after(),
-                    PlanDifference.between(before, ended.after().plan()));
+            return new Added(
+                    entry.seq(), true, add(fitting.with(after), taught, author).after());
         }
-        return new Appended(entry.seq(), true, planned(row, after), PlanDifference.between(before, after));
+        return new Added(entry.seq(), true, after);
     }
 
     /** What waited for a connection is judged as of the day on which it was made: the family has gone since. */
@@ -254,16 +263,17 @@ public class Fittings {
     @Transactional
     public Appended correct(UUID fittingId, EntryDraft correction, String reason, UUID pointId, Author author) {
         FittingWriter.Locked fitting = writer.lock(fittingId, pointId);
+        return whole(fitting, corrected(fitting, correction, reason, author));
+    }
+
+    /** The reason, then the correction. */
+    private List<Added> corrected(FittingWriter.Locked fitting, EntryDraft correction, String reason, Author author) {
         Fact.Noted why = new Fact.Noted(fitting.row().unit(), correction.corrects(), reason);
         UUID whyId = UUID.nameUUIDFromBytes(("why " + correction.id()).getBytes(StandardCharsets.UTF_8));
         EntryDraft said = new EntryDraft(whyId, correction.seen(), null, How.MEASURED, null, why);
-        Appended reasoned = add(fitting, said, author);
+        Added reasoned = add(fitting, said, author);
         // What is stored and not yet certain is handed on, never read back: a reader might keep it.
-        return add(
-                new FittingWriter.Locked(
-                        fitting.row(), fitting.point(), reasoned.after().plan()),
-                correction,
-                author);
+        return List.of(reasoned, add(fitting.with(reasoned.after()), correction, author));
     }
 
     /**
@@ -287,7 +297,8 @@ public class Fittings {
         if (whole.isEmpty()) {
             throw RefusedEntryException.because("NOTHING_TO_UNDO");
         }
-        Appended last = null;
+        FittingWriter.Locked now = fitting;
+        List<Added> all = new ArrayList<>();
         for (Entry undone : whole) {
             boolean first = undone == whole.get(0);
             UUID id = first
@@ -295,13 +306,10 @@ public class Fittings {
                     : UUID.nameUUIDFromBytes((draft.id() + " " + undone.id()).getBytes(StandardCharsets.UTF_8));
             EntryDraft withdrawal = new EntryDraft(
                     id, draft.seen(), draft.at(), draft.how(), undone.id(), draft.fact(), draft.waited());
-            last = correct(fittingId, withdrawal, Undoing.REASON, pointId, author);
+            all.addAll(corrected(now, withdrawal, Undoing.REASON, author));
+            now = now.with(all.get(all.size() - 1).after());
         }
-        return new Appended(
-                last.seq(),
-                last.isNew(),
-                last.after(),
-                PlanDifference.between(before, last.after().plan()));
+        return whole(fitting, all);
     }
 
     /**
@@ -312,7 +320,7 @@ public class Fittings {
     public void refresh(UUID pointId, UUID fittingId) {
         FittingWriter.Locked fitting = writer.lock(fittingId, pointId);
         FittingWriter.project(fitting.row(), fitting.plan());
-        events.publishEvent(new FittingPlannedAgain(fittingId, pointId, fitting.plan()));
+        events.publishEvent(new FittingPlanned(fittingId, pointId, fitting.plan()));
     }
 
     /** The fitting as it stands today. */

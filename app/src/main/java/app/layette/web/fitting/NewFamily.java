@@ -48,14 +48,12 @@ public final class NewFamily {
     /** Stores the family; entries of a closed or shut fitting are refused as on the screen. */
     public UUID store(Beginnings beginnings, Fittings fittings, UUID point, Author author) {
         UUID id = beginnings.begin(new Beginnings.Begin(reference, childName, seat, List.of()), point, author);
-        for (int i = 0; i < lines.size(); i++) {
-            Line line = lines.get(i);
-            fittings.append(
-                    id,
-                    new EntryDraft(UUID.randomUUID(), i, line.at(), line.how(), null, line.fact(), true),
-                    point,
-                    author);
+        List<EntryDraft> drafts = new ArrayList<>();
+        for (Line line : lines) {
+            drafts.add(
+                    new EntryDraft(UUID.randomUUID(), drafts.size(), line.at(), line.how(), null, line.fact(), true));
         }
+        fittings.appendTogether(id, drafts, point, author);
         return id;
     }
 }

@@ -124,8 +124,9 @@ class DemoFamiliesTest {
         Beginnings beginnings = mock(Beginnings.class);
         when(beginnings.knowsFamily(any(), anyString())).thenReturn(false);
         when(beginnings.begin(any(), any(), any())).thenAnswer(call -> desk.begin(call.getArgument(0)));
-        when(fittings.append(any(), any(), any(), any())).thenAnswer(call -> {
-            desk.append(call.getArgument(0), call.getArgument(1), call.getArgument(3));
+        when(fittings.appendTogether(any(), any(), any(), any())).thenAnswer(call -> {
+            List<EntryDraft> told = call.getArgument(1);
+            told.forEach(each -> desk.append(call.getArgument(0), each, call.getArgument(3)));
             return null;
         });
         Viewing viewing = mock(Viewing.class);

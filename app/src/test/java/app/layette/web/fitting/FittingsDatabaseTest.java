@@ -45,8 +45,11 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.test.context.event.ApplicationEvents;
+import org.springframework.test.context.event.RecordApplicationEvents;
 
 /** Entries against the real database: order, once only, and what is refused. */
+@RecordApplicationEvents
 class FittingsDatabaseTest extends DatabaseTest {
     private static final Author MARIT = new Author("marit", Author.Role.TECHNICIAN);
     private static final Author PIM = new Author("pim", Author.Role.TRAINEE);
@@ -394,6 +397,28 @@ class FittingsDatabaseTest extends DatabaseTest {
         assertThat(fittings.append(fitting, weight, point, MARIT).seq()).isEqualTo(2);
         assertThat(fittings.append(fitting, weight, point, MARIT).seq()).isEqualTo(2);
         assertThat(places()).containsExactly(1, 2);
+    }
+
+    @Test
+    void whatFollowsFromOnePressIsWrittenOnceForAllThatItTold(@Autowired ApplicationEvents events) {
+        List<EntryDraft> told = List.of(
+                draft(new Fact.Weighed(RiderId.FIRST, Mass.ofGrams(3100))),
+                draft(new Fact.LengthMeasured(RiderId.FIRST, Fact.Dimension.BODY, Length.ofMillimetres(500), null)));
+        events.clear();
+        assertThat(fittings.appendTogether(fitting, told, point, MARIT).seq()).isEqualTo(3);
+        assertThat(fittings.appendTogether(fitting, told, point, MARIT).isNew())
+                .as("sent twice")
+                .isFalse();
+        assertThat(events.stream(FittingChanged.class).map(each -> each.entry().seq()))
+                .containsExactly(2, 3);
+        assertThat(events.stream(FittingPlanned.class)
+                        .map(each -> each.plan().situation().everything().size()))
+                .containsExactly(3);
+        EntryDraft back = EntryDraft.now(How.MEASURED, 3, new Fact.Withdrawn(UnitId.FIRST));
+        events.clear();
+        fittings.undo(fitting, back, point, MARIT);
+        assertThat(events.stream(FittingPlanned.class)).hasSize(1);
+        assertThat(places()).containsExactly(1, 2, 3, 4, 5);
     }
 
     @Test
