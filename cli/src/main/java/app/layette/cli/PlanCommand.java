@@ -22,6 +22,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -38,7 +39,7 @@ final class PlanCommand implements Callable<Integer> {
             names = "--text",
             paramLabel = "LANGUAGE",
             description = "Adds sentences, in a language of the program (en, es, …).")
-    private String language;
+    private @Nullable String language;
 
     @Option(names = "--units", defaultValue = "metric", description = "metric or customary, for the sentences.")
     private String units;
@@ -67,21 +68,22 @@ final class PlanCommand implements Callable<Integer> {
             err.println(e.getMessage());
             return Layette.UNUSABLE;
         } catch (UncheckedIOException e) {
-            err.println("The file cannot be read: " + e.getCause().getMessage());
+            err.println("The file cannot be read: " + e.getMessage());
             return Layette.UNUSABLE;
         }
     }
 
     private Optional<Wording> wording() {
-        if (language == null) {
+        String wanted = language;
+        if (wanted == null) {
             return Optional.empty();
         }
         Locale asked = Languages.all().stream()
-                .filter(each -> each.getLanguage().equals(language))
+                .filter(each -> each.getLanguage().equals(wanted))
                 .findFirst()
                 .orElseThrow(() -> refused(
                         "--text",
-                        language,
+                        wanted,
                         "allowed "
                                 + Languages.all().stream()
                                         .map(Locale::getLanguage)
@@ -105,7 +107,7 @@ final class PlanCommand implements Callable<Integer> {
         try {
             return Files.readString(path);
         } catch (IOException e) {
-            throw new UncheckedIOException(e);
+            throw new UncheckedIOException(e.getMessage(), e);
         }
     }
 }

@@ -3,6 +3,7 @@ package app.layette.web.account;
 import app.layette.core.entry.Author;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -65,6 +66,8 @@ class FirstLead implements ApplicationRunner {
         }
         Point point = points.saveAndFlush(
                 new Point(UUID.randomUUID(), "Fitting point", ZoneId.systemDefault(), "US", "north-american-clinic"));
-        users.save(new User(point.id(), name, name, passwords.encode(password), Author.Role.LEAD).answerForAll(true));
+        users.save(
+                new User(point.id(), name, name, Objects.requireNonNull(passwords.encode(password)), Author.Role.LEAD)
+                        .answerForAll(true));
     }
 }

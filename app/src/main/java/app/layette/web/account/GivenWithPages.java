@@ -3,6 +3,7 @@ package app.layette.web.account;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.security.web.csrf.CsrfTokenRepository;
 
@@ -19,7 +20,7 @@ record GivenWithPages(CsrfTokenRepository tokens) implements CsrfTokenRepository
     }
 
     @Override
-    public void saveToken(CsrfToken token, HttpServletRequest request, HttpServletResponse response) {
+    public void saveToken(@Nullable CsrfToken token, HttpServletRequest request, HttpServletResponse response) {
         boolean takesAway = token == null;
         if (takesAway || READING.contains(request.getMethod())) {
             tokens.saveToken(token, request, response);
@@ -27,7 +28,7 @@ record GivenWithPages(CsrfTokenRepository tokens) implements CsrfTokenRepository
     }
 
     @Override
-    public CsrfToken loadToken(HttpServletRequest request) {
+    public @Nullable CsrfToken loadToken(HttpServletRequest request) {
         return tokens.loadToken(request);
     }
 }

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
 
 /** A fitting point: where technicians meet families. Ages and "today" are counted in its zone. */
 @Entity
@@ -34,19 +35,21 @@ public class Point {
     private long shelfSeq;
 
     @Column(name = "opened_at", insertable = false, updatable = false)
-    private Instant openedAt;
+    private @Nullable Instant openedAt;
 
-    private String phone;
+    private @Nullable String phone;
 
     @Column(name = "call_hours")
-    private String callHours;
+    private @Nullable String callHours;
 
     @Enumerated(EnumType.STRING)
-    private UnitSystem units;
+    private @Nullable UnitSystem units;
 
     @Column(name = "leads_need_second")
     private boolean leadsNeedSecond;
 
+    /** For Hibernate, which fills it. */
+    @SuppressWarnings("NullAway.Init")
     protected Point() {}
 
     public Point(UUID id, String name, ZoneId zone, String lawCountry, String profileId) {

@@ -10,6 +10,7 @@ import java.time.Instant;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
 import org.springframework.transaction.support.TransactionOperations;
@@ -57,7 +58,7 @@ final class SessionsOfRequests<S extends Session>
     }
 
     @Override
-    public Noted<S> findById(String id) {
+    public @Nullable Noted<S> findById(String id) {
         Answering<S> request = answering.get();
         if (request != null && request.kept != null && request.kept.getId().equals(id)) {
             return request.kept;
@@ -100,7 +101,7 @@ final class SessionsOfRequests<S extends Session>
     }
 
     private static final class Answering<S extends Session> {
-        private Noted<S> kept;
+        private @Nullable Noted<S> kept;
     }
 
     /** A session that knows whether anything in it is worth a write. */
@@ -151,7 +152,7 @@ final class SessionsOfRequests<S extends Session>
         }
 
         @Override
-        public <T> T getAttribute(String name) {
+        public <T> @Nullable T getAttribute(String name) {
             return kept.getAttribute(name);
         }
 

@@ -14,6 +14,7 @@ import java.time.LocalDate;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** Somebody who works at a fitting point. */
 @Entity
@@ -37,23 +38,25 @@ public class User {
     private Author.Role role;
 
     @Enumerated(EnumType.STRING)
-    private UnitSystem units;
+    private @Nullable UnitSystem units;
 
-    private String language;
+    private @Nullable String language;
 
-    private String certificate;
+    private @Nullable String certificate;
 
     @Column(name = "certificate_until")
-    private LocalDate certificateUntil;
+    private @Nullable LocalDate certificateUntil;
 
     @Column(name = "retired_at")
-    private Instant retiredAt;
+    private @Nullable Instant retiredAt;
 
     private boolean organisation;
 
     @Column(name = "second_factor")
     private boolean secondFactor;
 
+    /** For Hibernate, which fills it. */
+    @SuppressWarnings("NullAway.Init")
     protected User() {}
 
     public User(UUID pointId, String name, String displayName, String passwordHash, Author.Role role) {
@@ -130,7 +133,7 @@ public class User {
     }
 
     /** Sets what a lead says of somebody; what they sign in with stays. */
-    public User become(String shown, Author.Role now, String number, LocalDate until) {
+    public User become(String shown, Author.Role now, @Nullable String number, @Nullable LocalDate until) {
         this.displayName = shown;
         this.role = now;
         this.certificate = number;
@@ -139,7 +142,7 @@ public class User {
     }
 
     /** Retires somebody, or takes them back. */
-    public User retire(Instant at) {
+    public User retire(@Nullable Instant at) {
         this.retiredAt = at;
         return this;
     }

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -27,9 +28,10 @@ public class Viewing {
 
     private static final String POINT = Viewing.class.getName() + ".point.";
 
-    /** As many as there are languages and systems of units. */
-    private static final Map<UnitSystem, Map<Locale, Wording>> WORDINGS =
-            Map.of(UnitSystem.METRIC, new ConcurrentHashMap<>(), UnitSystem.CUSTOMARY, new ConcurrentHashMap<>());
+    /** As many as there are languages, for each system of units. */
+    private static final Map<Locale, Wording> METRIC = new ConcurrentHashMap<>();
+
+    private static final Map<Locale, Wording> CUSTOMARY = new ConcurrentHashMap<>();
 
     private final Users users;
     private final Points points;
@@ -51,7 +53,7 @@ public class Viewing {
      *
      * @param lang its tag; null is the user's own
      */
-    public Wording wording(SignedIn user, String lang) {
+    public Wording wording(SignedIn user, @Nullable String lang) {
         Locale own = LocaleContextHolder.getLocale();
         return wording(lang == null ? Languages.of(own.getLanguage()) : Languages.of(lang), unitsOf(user));
     }
@@ -67,7 +69,7 @@ public class Viewing {
 
     /** Words in a language and units. */
     public static Wording wording(Locale language, UnitSystem units) {
-        Map<Locale, Wording> inUnits = WORDINGS.get(units);
+        Map<Locale, Wording> inUnits = units == UnitSystem.METRIC ? METRIC : CUSTOMARY;
         Wording known = inUnits.get(language);
         return known != null ? known : inUnits.computeIfAbsent(language, each -> new Wording(each, units));
     }

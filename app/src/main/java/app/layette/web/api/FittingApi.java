@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -47,8 +48,8 @@ class FittingApi {
             String reference,
             String state,
             String seatSheet,
-            String car,
-            String nextStep,
+            @Nullable String car,
+            @Nullable String nextStep,
             int blocking,
             Instant createdAt,
             Instant touchedAt) {}

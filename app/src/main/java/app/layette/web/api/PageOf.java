@@ -8,6 +8,7 @@ import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A page of a list, and where the next one begins. Where it begins is a mark of ours that names the last line, never a
@@ -15,7 +16,7 @@ import java.util.function.Function;
  *
  * @param next {@code null} on the last page
  */
-record PageOf<T>(List<T> items, String next) {
+record PageOf<T>(List<T> items, @Nullable String next) {
     private static final int MOST = 200;
     private static final int USUAL = 50;
     private static final String BETWEEN = "\n";

@@ -10,6 +10,7 @@ import app.layette.formats.document.RefusedDocumentException;
 import app.layette.formats.wording.Languages;
 import app.layette.formats.wording.Wording;
 import app.layette.web.api.Problems.ApiException;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -38,7 +39,8 @@ class PlanApi {
             FittingPlan plan = planner.plan(document.practice(), document.sheets(), document.record(), document.date());
             return PlanDocument.of(plan, words, drawings).toString();
         } catch (UnusableEntriesException e) {
-            throw new ApiException(HttpStatus.UNPROCESSABLE_CONTENT, "document", e.getMessage());
+            throw new ApiException(
+                    HttpStatus.UNPROCESSABLE_CONTENT, "document", Objects.requireNonNullElse(e.getMessage(), ""));
         }
     }
 

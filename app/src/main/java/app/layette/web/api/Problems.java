@@ -6,6 +6,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.net.URI;
 import java.util.List;
+import java.util.Objects;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.dao.DataAccessResourceFailureException;
@@ -81,7 +82,7 @@ class Problems {
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> refused(ApiException refused) {
-        return entity(problem(refused.status, refused.type, refused.getMessage()));
+        return entity(problem(refused.status, refused.type, Objects.requireNonNullElse(refused.getMessage(), "")));
     }
 
     @ExceptionHandler

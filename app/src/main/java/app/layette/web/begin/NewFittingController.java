@@ -120,13 +120,13 @@ class NewFittingController {
     /** A family that is refused leaves nothing behind: neither itself nor the sheet that it brought. */
     private Optional<UUID> wholeOrNot(
             SignedIn user, Map<String, String> fields, MultipartFile sheet, EntryForm form, Reading reading) {
-        return Optional.ofNullable(transactions.execute(status -> {
+        return transactions.execute(status -> {
             Optional<UUID> id = begin(user, fields, sheet, form, reading);
             if (id.isEmpty()) {
                 status.setRollbackOnly();
             }
-            return id.orElse(null);
-        }));
+            return id;
+        });
     }
 
     /** The fitting that was begun; empty when something is wrong, which then stands in the reading. */
@@ -161,7 +161,7 @@ class NewFittingController {
             return Optional.of(beginnings.begin(
                     new Beginnings.Begin(
                             form.id(),
-                            fields.get("reference").strip(),
+                            fields.getOrDefault("reference", "").strip(),
                             fields.getOrDefault("childName", "").strip(),
                             seat.get(),
                             entries,

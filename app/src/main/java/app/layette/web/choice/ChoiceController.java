@@ -114,8 +114,8 @@ class ChoiceController {
         Map<String, Integer> shelved =
                 shelf.seats(point).stream().collect(Collectors.toMap(SheetSummary::id, SheetSummary::version));
         return shelf.sheets(point, List.copyOf(shelved.keySet())).seats().stream()
-                .filter(sheet ->
-                        shelved.get(sheet.sheet().id()).equals(sheet.sheet().version()))
+                .filter(sheet -> sheet.sheet().version()
+                        == shelved.getOrDefault(sheet.sheet().id(), 0))
                 .toList();
     }
 

@@ -102,11 +102,11 @@ class AppointmentController {
                 .filter(each -> each.name().equals(fields.get("what")))
                 .findFirst()
                 .orElse(What.FULL);
-        Optional<LocalDate> due = day(fields.get("due"));
-        Optional<Preparation> proposed = due.map(each ->
-                Preparation.of(each, fields.containsKey("several"), day(fields.get("soonerBy")), viewing.today(point)));
+        Optional<LocalDate> due = day(fields.getOrDefault("due", ""));
+        Optional<Preparation> proposed = due.map(each -> Preparation.of(
+                each, fields.containsKey("several"), day(fields.getOrDefault("soonerBy", "")), viewing.today(point)));
         boolean beforeBirth = what == What.BEFORE_BIRTH && proposed.isPresent();
-        LocalDate from = day(fields.get("earliest"))
+        LocalDate from = day(fields.getOrDefault("earliest", ""))
                 .or(() -> proposed.filter(each -> beforeBirth).map(Preparation::from))
                 .orElse(viewing.today(point));
         Wish wish = appointments.wish(point, what, from, Optional.of(from.plusDays(SEARCHED_DAYS)));
@@ -160,9 +160,7 @@ class AppointmentController {
 
     private static Optional<LocalDate> day(String text) {
         try {
-            return text != null && text.strip().matches(DAY)
-                    ? Optional.of(LocalDate.parse(text.strip()))
-                    : Optional.empty();
+            return text.strip().matches(DAY) ? Optional.of(LocalDate.parse(text.strip())) : Optional.empty();
         } catch (DateTimeParseException e) {
             return Optional.empty();
         }

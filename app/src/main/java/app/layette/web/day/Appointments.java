@@ -30,9 +30,9 @@ import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.http.HttpStatus;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -174,7 +174,7 @@ class Appointments {
         return free(point, wish, most, null);
     }
 
-    private List<FreeTimes.Free> free(Point point, Wish wish, int most, UUID but) {
+    private List<FreeTimes.Free> free(Point point, Wish wish, int most, @Nullable UUID but) {
         List<FreeTimes.Free> found = new ArrayList<>();
         LocalDate from = wish.from();
         while (found.size() < most && !from.isAfter(wish.until())) {
@@ -191,24 +191,25 @@ class Appointments {
         return found;
     }
 
-    private FreeTimes times(Point point, LocalDate from, LocalDate until, UUID but) {
+    private FreeTimes times(Point point, LocalDate from, LocalDate until, @Nullable UUID but) {
         List<Taken> taken = jdbc
                 .sql("select id, bay_id, day, from_time, to_time from appointment where point_id = :point"
                         + " and day between :from and :until and state in ('BOOKED', 'CAME')")
                 .param("point", point.id())
                 .param("from", from)
                 .param("until", until)
-                .query((row, number) -> row.getObject("id", UUID.class).equals(but)
-                        ? null
-                        : new Taken(
+                .query((row, number) -> Map.entry(
+                        row.getObject("id", UUID.class),
+                        new Taken(
                                 row.getString("bay_id"),
                                 row.getObject("day", LocalDate.class),
                                 new Span(
                                         row.getTime("from_time").toLocalTime(),
-                                        row.getTime("to_time").toLocalTime())))
+                                        row.getTime("to_time").toLocalTime()))))
                 .list()
                 .stream()
-                .filter(Objects::nonNull)
+                .filter(each -> !each.getKey().equals(but))
+                .map(Map.Entry::getValue)
                 .toList();
         return new FreeTimes(
                 openings.hours(point.id()),
@@ -344,7 +345,7 @@ class Appointments {
     }
 
     /** That a time cannot be had, with the next one that can; empty where it can. */
-    private Optional<Outcome> taken(Point point, What what, Place place, UUID but) {
+    private Optional<Outcome> taken(Point point, What what, Place place, @Nullable UUID but) {
         FreeTimes times = times(point, place.day(), place.day(), but);
         Optional<Openings.NamedBay> bay = openings.bays(point.id()).stream()
                 .filter(each -> each.id().equals(place.bay()))

@@ -3,6 +3,7 @@ package app.layette.web.drill;
 import app.layette.core.finding.Argument;
 import app.layette.core.seat.InsertPiece;
 import app.layette.core.seat.SeatSheet;
+import app.layette.core.seat.ServiceLife;
 import app.layette.formats.wording.Wording;
 import java.util.ArrayList;
 import java.util.List;
@@ -50,9 +51,10 @@ final class Papers {
         lines.add(new Line(words.say("drill.paper.level"), words.say("drill.paper.levelSays")));
         seat.life()
                 .value()
-                .ifPresent(life -> lines.add(new Line(
+                .map(ServiceLife::years)
+                .ifPresent(years -> lines.add(new Line(
                         words.say("drill.paper.life"),
-                        words.say("drill.paper.lifeSays", Map.of("years", Argument.of(life.years()))))));
+                        words.say("drill.paper.lifeSays", Map.of("years", Argument.of(years))))));
         lines.add(new Line(words.say("drill.paper.rolls"), words.say("drill.paper.rollsSays")));
         return lines;
     }

@@ -21,6 +21,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -219,8 +220,12 @@ class RunController {
                 lines.add(words.say(
                         "drill.label." + label.part(),
                         Map.of(
-                                "model", Argument.of(label.model()),
-                                "made", Argument.of(String.valueOf(label.made())))));
+                                "model", Argument.of(Objects.requireNonNullElse(label.model(), "–")),
+                                "made",
+                                        Argument.of(
+                                                label.made() == null
+                                                        ? "–"
+                                                        : label.made().toString()))));
             }
         }
         return lines;

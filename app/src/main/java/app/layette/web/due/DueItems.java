@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.core.simple.JdbcClient.StatementSpec;
 import org.springframework.stereotype.Repository;
@@ -58,10 +59,10 @@ class DueItems {
             String what,
             LocalDate earliest,
             LocalDate likely,
-            LocalDate latest,
-            String every,
+            @Nullable LocalDate latest,
+            @Nullable String every,
             boolean done,
-            LocalDate hiddenUntil,
+            @Nullable LocalDate hiddenUntil,
             String person,
             int revision) {
         /** Without what stands elsewhere, as it was read back before anything changed. */
@@ -97,7 +98,7 @@ class DueItems {
             String what,
             LocalDate dueOn,
             Kind kind,
-            LocalDate until,
+            @Nullable LocalDate until,
             String note,
             String byUser,
             LocalDate day) {

@@ -1,6 +1,7 @@
 package app.layette.web.due;
 
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** Where letters go. */
 public interface Mail {
@@ -24,7 +25,7 @@ public interface Mail {
 
     /** It was not accepted: nothing was sent. */
     class NotTakenException extends Exception {
-        public NotTakenException(Throwable cause) {
+        public NotTakenException(@Nullable Throwable cause) {
             super(cause);
         }
     }

@@ -14,6 +14,7 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -165,7 +166,7 @@ class SecondFactorController {
     }
 
     /** What was offered counts for one answer. */
-    static Object once(HttpServletRequest request, String attribute) {
+    static @Nullable Object once(HttpServletRequest request, String attribute) {
         HttpSession session = request.getSession(false);
         Object kept = session == null ? null : session.getAttribute(attribute);
         if (kept != null) {

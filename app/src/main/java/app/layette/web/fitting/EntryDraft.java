@@ -6,6 +6,7 @@ import app.layette.core.entry.How;
 import app.layette.core.entry.Situation;
 import java.time.OffsetDateTime;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * An entry on its way in, before the server gives it a place and notes when it came.
@@ -20,14 +21,28 @@ import java.util.UUID;
  * @param look the look whose mark it is; {@code null} when it stands alone
  */
 public record EntryDraft(
-        UUID id, int seen, OffsetDateTime at, How how, UUID corrects, Fact fact, boolean waited, UUID look) {
+        UUID id,
+        int seen,
+        @Nullable OffsetDateTime at,
+        How how,
+        @Nullable UUID corrects,
+        Fact fact,
+        boolean waited,
+        @Nullable UUID look) {
     /** An entry that stands alone. */
-    public EntryDraft(UUID id, int seen, OffsetDateTime at, How how, UUID corrects, Fact fact, boolean waited) {
+    public EntryDraft(
+            UUID id,
+            int seen,
+            @Nullable OffsetDateTime at,
+            How how,
+            @Nullable UUID corrects,
+            Fact fact,
+            boolean waited) {
         this(id, seen, at, how, corrects, fact, waited, null);
     }
 
     /** An entry that waited for no connection. */
-    public EntryDraft(UUID id, int seen, OffsetDateTime at, How how, UUID corrects, Fact fact) {
+    public EntryDraft(UUID id, int seen, @Nullable OffsetDateTime at, How how, @Nullable UUID corrects, Fact fact) {
         this(id, seen, at, how, corrects, fact, false);
     }
 

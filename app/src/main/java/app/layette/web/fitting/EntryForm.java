@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the fields of any form say about its entry besides the fact: which id it was made with, what its author had
@@ -88,7 +89,7 @@ public final class EntryForm {
      * When it was made, for entries that waited in the browser: no older than a week, and not after now; a clock that is a
      * few minutes fast is taken back to now.
      */
-    private OffsetDateTime madeAt() {
+    private @Nullable OffsetDateTime madeAt() {
         String text = fields.getOrDefault("at", "").strip();
         if (text.isEmpty()) {
             return null;
@@ -117,7 +118,7 @@ public final class EntryForm {
             case "measured" -> How.MEASURED;
             default ->
                 throw RefusedEntryException.fields(
-                        List.of(new FieldProblem("how", fields.get("how"), "NOT_TAKEN", "", "")));
+                        List.of(new FieldProblem("how", fields.getOrDefault("how", ""), "NOT_TAKEN", "", "")));
         };
     }
 
@@ -130,7 +131,7 @@ public final class EntryForm {
         return page;
     }
 
-    private static Optional<UUID> uuid(String text) {
+    private static Optional<UUID> uuid(@Nullable String text) {
         try {
             return Optional.ofNullable(text).filter(each -> !each.isBlank()).map(UUID::fromString);
         } catch (IllegalArgumentException e) {

@@ -32,6 +32,8 @@ class EntryRow {
     @JdbcTypeCode(SqlTypes.JSON)
     private String document;
 
+    /** For Hibernate, which fills it. */
+    @SuppressWarnings("NullAway.Init")
     protected EntryRow() {}
 
     EntryRow(UUID pointId, Key key, UUID id, Instant at, String document) {

@@ -26,6 +26,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Reads a fact from the fields of a form. The fields carry the names of the fact's components; all problems are
@@ -121,14 +122,14 @@ public final class FactForm {
         return understood(kind, field).isPresent();
     }
 
-    private static Optional<FactField> understood(String kind, String field) {
+    private static Optional<FactField> understood(@Nullable String kind, String field) {
         return Optional.ofNullable(kind)
                 .map(FactFields.byName()::get)
                 .flatMap(each -> FactFields.of(each, field))
                 .filter(each -> each.isMeasure() || each.isWeeks() || each.isDay());
     }
 
-    private Object value(FactField field) {
+    private @Nullable Object value(FactField field) {
         String name = field.name();
         if (field.type() == Fact.Decision.class) {
             // Kept by the server alone: nobody posts what the gate said.

@@ -4,6 +4,7 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** A family, as little as is needed; erasable without touching the record. */
 @Entity
@@ -22,8 +23,10 @@ class Family {
     private String childName;
 
     @Column(name = "letters_to")
-    private String lettersTo;
+    private @Nullable String lettersTo;
 
+    /** For Hibernate, which fills it. */
+    @SuppressWarnings("NullAway.Init")
     protected Family() {}
 
     Family(UUID pointId, String reference, String childName) {

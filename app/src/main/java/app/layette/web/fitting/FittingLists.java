@@ -13,6 +13,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -33,9 +34,9 @@ public class FittingLists {
             UUID id,
             String child,
             String reference,
-            String car,
+            @Nullable String car,
             FittingState state,
-            StepKey nextStep,
+            @Nullable StepKey nextStep,
             int blocking,
             Instant touchedAt) {}
 

@@ -20,6 +20,7 @@ import java.util.UUID;
 import org.hibernate.annotations.DynamicUpdate;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
 
 /** A fitting: what it was begun with, the last place of its entries, and the projection for lists. */
 @Entity
@@ -35,7 +36,12 @@ class FittingRow {
     }
 
     /** What lists show; written in the transaction of each entry, and again when the day changes it. */
-    record Overview(FittingState state, String nextStep, int blocking, LocalDate nextChangeOn, String car) {}
+    record Overview(
+            FittingState state,
+            @Nullable String nextStep,
+            int blocking,
+            @Nullable LocalDate nextChangeOn,
+            @Nullable String car) {}
 
     @Id
     private UUID id;
@@ -70,7 +76,7 @@ class FittingRow {
 
     /** Where it is not the family's own child. */
     @Column(name = "child_name")
-    private String childName;
+    private @Nullable String childName;
 
     @Column(name = "last_seq")
     private int lastSeq;
@@ -85,18 +91,20 @@ class FittingRow {
     private FittingState state;
 
     @Column(name = "next_step")
-    private String nextStep;
+    private @Nullable String nextStep;
 
     private int blocking;
 
     @Column(name = "next_change_on")
-    private LocalDate nextChangeOn;
+    private @Nullable LocalDate nextChangeOn;
 
-    private String car;
+    private @Nullable String car;
 
     @Column(name = "touched_at")
     private Instant touchedAt;
 
+    /** For Hibernate, which fills it. */
+    @SuppressWarnings("NullAway.Init")
     protected FittingRow() {}
 
     FittingRow(UUID id, Family family, Beginning beginning, Instant now) {

@@ -118,7 +118,7 @@ class AsFoundController {
     private static void show(Area area, AsFound asFound, List<Photographs.Shown> photos, Wording words, Model model) {
         model.addAttribute("area", area.name());
         model.addAttribute("areaSays", words.say("drawing.asFound." + area));
-        model.addAttribute("look", asFound.looks().get(area).name());
+        model.addAttribute("look", asFound.look(area).name());
         model.addAttribute("choices", choices(area, asFound, words));
         model.addAttribute("aboutFound", Photographs.asFound(area));
         model.addAttribute("aboutLeft", Photographs.asLeft(area));
@@ -126,7 +126,7 @@ class AsFoundController {
     }
 
     private static Place place(Area area, AsFound asFound, Wording words) {
-        AsFound.Look look = asFound.looks().get(area);
+        AsFound.Look look = asFound.look(area);
         long found = asFound.found().stream()
                 .filter(each -> Misuses.of(each.misuse()).area() == area)
                 .count();

@@ -23,9 +23,9 @@ import app.layette.web.shelf.Shelf;
 import java.sql.Timestamp;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -117,26 +117,13 @@ class HandOn {
                 .orElse(QuickSeat.VERSION);
         List<EntryDraft> drafts = new ArrayList<>();
         drafts.add(EntryDraft.now(How.MEASURED, 0, new Fact.SheetAdopted(seat, Fact.Adoption.ADOPTED, null)));
-        carry(drafts, there.newest(Fact.ChildDescribed.class), child(there));
+        carry(drafts, there.newest(Fact.ChildDescribed.class), HandOn::child);
+        carry(drafts, there.expected(), each -> new Fact.Expected(RiderId.FIRST, each.due()));
+        carry(drafts, there.newest(Fact.Weighed.class), each -> new Fact.Weighed(RiderId.FIRST, each.mass()));
         carry(
                 drafts,
-                there.expected(),
-                new Fact.Expected(
-                        RiderId.FIRST,
-                        there.expected().map(each -> each.value().due()).orElse(null)));
-        carry(
-                drafts,
-                there.newest(Fact.Weighed.class),
-                there.newest(Fact.Weighed.class)
-                        .map(each -> (Fact)
-                                new Fact.Weighed(RiderId.FIRST, each.value().mass()))
-                        .orElse(null));
-        there.newest(Fact.LengthMeasured.class, fact -> fact.what() == Fact.Dimension.BODY)
-                .ifPresent(each -> carry(
-                        drafts,
-                        Optional.of(each),
-                        new Fact.LengthMeasured(
-                                RiderId.FIRST, Fact.Dimension.BODY, each.value().length(), null)));
+                there.newest(Fact.LengthMeasured.class, fact -> fact.what() == Fact.Dimension.BODY),
+                each -> new Fact.LengthMeasured(RiderId.FIRST, Fact.Dimension.BODY, each.length(), null));
         UUID fitting = beginnings.begin(
                 new Beginnings.Begin(id, reference, child, seat, drafts, false), user.pointId(), user.author());
         jdbc.sql(
@@ -153,21 +140,18 @@ class HandOn {
         return fitting;
     }
 
-    private static Fact child(Situation there) {
-        return there.newest(Fact.ChildDescribed.class)
-                .map(each -> (Fact) new Fact.ChildDescribed(
-                        RiderId.FIRST,
-                        each.value().born(),
-                        each.value().gestationDays(),
-                        each.value().sex(),
-                        each.value().birthWeight()))
-                .orElse(null);
+    private static Fact child(Fact.ChildDescribed there) {
+        return new Fact.ChildDescribed(
+                RiderId.FIRST, there.born(), there.gestationDays(), there.sex(), there.birthWeight());
     }
 
-    private static void carry(List<EntryDraft> drafts, Optional<? extends Stamped<? extends Fact>> known, Fact fact) {
-        known.ifPresent(each -> drafts.add(
-                EntryDraft.now(new How(How.Kind.CARRIED_FROM, each.on().toString()), drafts.size(), fact)));
+    private static <F extends Fact> void carry(
+            List<EntryDraft> drafts, Optional<Stamped<F>> known, Function<F, Fact> here) {
+        known.ifPresent(each -> drafts.add(EntryDraft.now(
+                new How(How.Kind.CARRIED_FROM, each.on().toString()), drafts.size(), here.apply(each.value()))));
     }
+
+    private record Kept(String fromPoint, String sha256, String document) {}
 
     /** What came with a fitting from another point; empty where it began here. */
     @Transactional(readOnly = true)
@@ -176,15 +160,10 @@ class HandOn {
                         "select from_point, sha256, document from received_case where fitting_id = :fitting and point_id = :point")
                 .param("fitting", fitting)
                 .param("point", point)
-                .query((row, number) -> Map.of(
-                        "from", row.getString("from_point"),
-                        "sha", row.getString("sha256"),
-                        "document", row.getString("document")))
+                .query(Kept.class)
                 .optional()
                 .map(row -> new Received(
-                        row.get("from"),
-                        row.get("sha"),
-                        HandedOn.kept(row.get("from"), row.get("sha"), row.get("document"))));
+                        row.fromPoint(), row.sha256(), HandedOn.kept(row.fromPoint(), row.sha256(), row.document())));
     }
 
     /** What another point wrote of a family goes with it. */

@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
 
 /** A family's own page: its address is the whole secret. */
 @Entity
@@ -21,8 +22,10 @@ class FamilyPageRow {
     private UUID fittingId;
     private Instant madeAt;
     private LocalDate expiresOn;
-    private Instant revokedAt;
+    private @Nullable Instant revokedAt;
 
+    /** For Hibernate, which fills it. */
+    @SuppressWarnings("NullAway.Init")
     protected FamilyPageRow() {}
 
     FamilyPageRow(String token, UUID pointId, UUID fittingId, Instant madeAt, LocalDate expiresOn) {

@@ -1,7 +1,5 @@
 package app.layette.web.keeping;
 
-import java.util.List;
-import java.util.Map;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.ExitCodeGenerator;
@@ -31,10 +29,9 @@ class HoldsRunner implements ApplicationRunner {
     @Override
     @SuppressWarnings("SystemOut")
     public void run(ApplicationArguments arguments) {
-        Map<String, Object> holds = keeping.holds();
-        System.out.println(JsonMapper.shared().writeValueAsString(holds));
-        boolean whole = ((List<?>) holds.get("sealsBroken")).isEmpty();
-        ExitCodeGenerator code = () -> whole ? 0 : 1;
+        Keeping.Holds holds = keeping.holds();
+        System.out.println(JsonMapper.shared().writeValueAsString(holds.says()));
+        ExitCodeGenerator code = () -> holds.whole() ? 0 : 1;
         // From a thread of its own: what is being started cannot be ended by the one that starts it.
         Thread end = new Thread(() -> System.exit(SpringApplication.exit(context, code)));
         end.start();

@@ -130,8 +130,16 @@ class Keeping {
         return new File(".").getAbsoluteFile().getUsableSpace();
     }
 
-    /** Counts, and fingerprints by which a copy is known to be the same. */
-    Map<String, Object> holds() {
+    /**
+     * What the database holds.
+     *
+     * @param says counts, and fingerprints by which a copy is known to be the same
+     * @param whole whether every seal holds
+     */
+    record Holds(Map<String, Object> says, boolean whole) {}
+
+    /** Counts what there is, and checks every seal. */
+    Holds holds() {
         Map<String, Object> holds = new LinkedHashMap<>();
         for (String table : List.of("point", "app_user", "family", "fitting", "entry", "sheet", "seal", "photo")) {
             holds.put(
@@ -142,7 +150,7 @@ class Keeping {
         holds.put("sealsBroken", checked.broken());
         holds.put("entriesSha256", entries());
         holds.put("plansSha256", plans());
-        return holds;
+        return new Holds(holds, checked.broken().isEmpty());
     }
 
     private String entries() {

@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -112,7 +113,7 @@ class TesseractPrint implements LabelPhoto.Print {
         return words;
     }
 
-    private static void delete(Path file) {
+    private static void delete(@Nullable Path file) {
         try {
             if (file != null) {
                 Files.deleteIfExists(file);

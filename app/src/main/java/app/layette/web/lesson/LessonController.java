@@ -115,7 +115,7 @@ class LessonController {
                 .distinct()
                 .collect(Collectors.toMap(Function.identity(), id -> shelf.newestSeat(point, id.text())));
         return open.stream()
-                .map(each -> family(point, each, seats.get(each.seat())))
+                .map(each -> family(point, each, seats.getOrDefault(each.seat(), Optional.empty())))
                 .toList();
     }
 

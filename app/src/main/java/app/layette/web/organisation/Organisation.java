@@ -20,6 +20,7 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -163,7 +164,8 @@ class Organisation {
             Point own = viewing.point(user);
             Point opened = points.saveAndFlush(
                     new Point(UUID.randomUUID(), called, zone.orElseThrow(), country, own.profileId()));
-            String nobodys = passwords.encode(UUID.randomUUID().toString() + UUID.randomUUID());
+            String nobodys =
+                    Objects.requireNonNull(passwords.encode(UUID.randomUUID().toString() + UUID.randomUUID()));
             User lead = users.saveAndFlush(new User(opened.id(), name, shown, nobodys, Author.Role.LEAD));
             trail.add(user.pointId(), user.getUsername(), Trail.What.POINT_OPENED, called);
             trail.add(opened.id(), user.getUsername(), Trail.What.POINT_OPENED, called);

@@ -7,6 +7,7 @@ import app.layette.web.account.User;
 import app.layette.web.account.Users;
 import app.layette.web.trail.Trail;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -80,7 +81,7 @@ public class Passwords {
     private Optional<String> set(User user, String fresh) {
         Optional<String> refused = rules(user, fresh);
         if (refused.isEmpty()) {
-            user.signInWith(encoder.encode(fresh));
+            user.signInWith(Objects.requireNonNull(encoder.encode(fresh)));
             sessions.endAll(user.name());
             trail.add(user.pointId(), user.name(), Trail.What.PASSWORD_SET, user.name());
         }

@@ -16,8 +16,10 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -64,7 +66,11 @@ public class People {
     }
 
     /** What a form says of somebody. */
-    private record Typed(String shown, Author.Role role, String certificate, LocalDate until) {}
+    private record Typed(
+            String shown,
+            Author.Role role,
+            @Nullable String certificate,
+            @Nullable LocalDate until) {}
 
     /** Everybody of the lead's point, who works before who is retired. */
     @Transactional(readOnly = true)
@@ -96,7 +102,8 @@ public class People {
             throw new RefusedPersonException(problems);
         }
         // Until the link was used nobody knows the password.
-        String nobodys = passwords.encode(UUID.randomUUID().toString() + UUID.randomUUID());
+        String nobodys =
+                Objects.requireNonNull(passwords.encode(UUID.randomUUID().toString() + UUID.randomUUID()));
         User added = users.saveAndFlush(new User(lead.pointId(), name, typed.shown(), nobodys, typed.role())
                 .become(typed.shown(), typed.role(), typed.certificate(), typed.until()));
         trail.add(lead.pointId(), lead.getUsername(), Trail.What.PERSON_ADDED, name + " " + typed.role());
@@ -233,7 +240,8 @@ public class People {
                 problems.add(new FieldProblem("certificateUntil", until, "NOT_A_DATE", "", ""));
             }
         }
-        return new Typed(shown, role.orElse(null), certificate.isEmpty() ? null : certificate, last);
+        // What is refused becomes nobody; were it taken all the same, it would be the least.
+        return new Typed(shown, role.orElse(Author.Role.TRAINEE), certificate.isEmpty() ? null : certificate, last);
     }
 
     /** Whether anybody signs in so, at whichever point: asked in a transaction of its own, outside the wall. */

@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
 
 /** One version of a practice profile. */
 @Entity
@@ -26,11 +27,13 @@ class ProfileRow {
 
     /** From which day new fittings take it; {@code null} from the beginning. */
     @Column(name = "in_force_from")
-    private LocalDate inForceFrom;
+    private @Nullable LocalDate inForceFrom;
 
+    /** For Hibernate, which fills it. */
+    @SuppressWarnings("NullAway.Init")
     protected ProfileRow() {}
 
-    ProfileRow(Key key, String document, LocalDate inForceFrom) {
+    ProfileRow(Key key, String document, @Nullable LocalDate inForceFrom) {
         this.key = key;
         this.document = document;
         this.inForceFrom = inForceFrom;

@@ -2,7 +2,6 @@ package app.layette.web.quick;
 
 import app.layette.core.ride.RideBands;
 import app.layette.core.seat.SeatSheet;
-import app.layette.core.seat.WeightBand;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.Point;
 import app.layette.web.account.SignedIn;
@@ -64,12 +63,12 @@ class RideTable {
 
     private List<Band> bands(Point point, SeatSheet seat, Wording words, Map<String, Integer> numbers) {
         List<Band> bands = new ArrayList<>();
-        for (WeightBand band : RideBands.of(seat.asReliedOn())) {
+        for (RideBands.Between band : RideBands.of(seat.asReliedOn())) {
             Map<String, Integer> cards = new LinkedHashMap<>();
             for (String shows : SHOWS) {
                 Answers answers = new Answers("", "", seat.sheet().id(), shows, "");
                 CardView card = CardView.of(
-                                rides.card(point, seat, RideBands.inside(band), answers, Optional.empty()), seat, words)
+                                rides.card(point, seat, band.inside(), answers, Optional.empty()), seat, words)
                         .ofAnyWeight();
                 cards.put(shows, numbers.computeIfAbsent(drawn(card, words), made -> numbers.size()));
             }

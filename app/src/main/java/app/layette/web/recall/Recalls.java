@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.event.EventListener;
@@ -168,9 +169,10 @@ public class Recalls {
         return situation
                 .label(Fact.Part.CARRIER)
                 .map(Stamped::value)
-                .filter(read -> read.model() != null && !read.model().isBlank())
-                .flatMap(
-                        read -> heard(read.model(), read.made(), remedied, zone).openSince());
+                .flatMap(read -> Optional.ofNullable(read.model())
+                        .filter(model -> !model.isBlank())
+                        .flatMap(model ->
+                                heard(model, read.made(), remedied, zone).openSince()));
     }
 
     /**
@@ -183,7 +185,7 @@ public class Recalls {
 
     /** What the service last said of a seat with this label, and whether it ever said anything. */
     @Transactional(readOnly = true)
-    public Heard heard(String model, PartialDate made, Optional<LocalDate> remedied, ZoneId zone) {
+    public Heard heard(String model, @Nullable PartialDate made, Optional<LocalDate> remedied, ZoneId zone) {
         Optional<List<RecallNotice>> notices = known(key(model));
         return new Heard(
                 notices.isPresent(), RecallNotice.openSince(notices.orElse(List.of()), model, made, remedied, zone));

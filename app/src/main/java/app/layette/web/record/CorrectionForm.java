@@ -12,6 +12,7 @@ import app.layette.formats.wording.Wording;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The fields of a fact, filled with what it says, to be corrected. Signatures and words are not corrected: they are
@@ -81,7 +82,7 @@ final class CorrectionForm {
         return options;
     }
 
-    private static String typed(Object value, Wording words) {
+    private static String typed(@Nullable Object value, Wording words) {
         if (value instanceof Mass mass) {
             return mass.in(words.units());
         }

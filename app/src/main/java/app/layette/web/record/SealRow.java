@@ -32,6 +32,8 @@ class SealRow {
     @JdbcTypeCode(SqlTypes.JSON)
     private String plan;
 
+    /** For Hibernate, which fills it. */
+    @SuppressWarnings("NullAway.Init")
     protected SealRow() {}
 
     SealRow(

@@ -35,6 +35,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -290,7 +291,7 @@ class StoryController {
         return lines;
     }
 
-    private static UUID about(Entry entry) {
+    private static @Nullable UUID about(Entry entry) {
         if (entry.fact() instanceof Fact.Noted noted) {
             return noted.about();
         }

@@ -10,6 +10,7 @@ import app.layette.web.fitting.RefusedEntryException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Supplier;
 
@@ -43,11 +44,11 @@ public record RollGoodForm(Optional<RollGood> good, List<FieldProblem> problems)
             return Optional.empty();
         }
         Reader reader = new Reader(fields);
-        Length read = reader.length(field);
+        Optional<Length> read = reader.length(field);
         if (!reader.problems.isEmpty()) {
             throw RefusedEntryException.fields(reader.problems);
         }
-        return Optional.ofNullable(read);
+        return read;
     }
 
     /** A cloth by its three sizes, without a name; nothing when none of them was typed. */
@@ -81,20 +82,22 @@ public record RollGoodForm(Optional<RollGood> good, List<FieldProblem> problems)
         }
 
         RollGoodForm cloth(String name) {
-            Length length = length("clothLength");
-            Length width = length("clothWidth");
-            Length thickness = length("clothThickness");
-            return done(() -> {
-                boolean asNamed = !width.isMoreThan(length);
-                return new RollGood.OfCloth(
-                        new Cloth(name, asNamed ? length : width, asNamed ? width : length, thickness));
-            });
+            Optional<Length> length = length("clothLength");
+            Optional<Length> width = length("clothWidth");
+            Optional<Length> thickness = length("clothThickness");
+            return done(() -> cloth(name, length.orElseThrow(), width.orElseThrow(), thickness.orElseThrow()));
         }
 
         RollGoodForm noodle(String name) {
-            Length diameter = length("diameter");
+            Optional<Length> diameter = length("diameter");
             Softness softness = text(fields, "softness").equals("SOFT") ? Softness.SOFT : Softness.FIRM;
-            return done(() -> new RollGood.OfNoodle(name, diameter, softness));
+            return done(() -> new RollGood.OfNoodle(name, diameter.orElseThrow(), softness));
+        }
+
+        /** The longer side is its length, whichever was typed first. */
+        private static RollGood cloth(String name, Length one, Length other, Length thickness) {
+            boolean asNamed = !other.isMoreThan(one);
+            return new RollGood.OfCloth(new Cloth(name, asNamed ? one : other, asNamed ? other : one, thickness));
         }
 
         private RollGoodForm done(Supplier<RollGood> good) {
@@ -103,17 +106,17 @@ public record RollGoodForm(Optional<RollGood> good, List<FieldProblem> problems)
                     : new RollGoodForm(Optional.empty(), List.copyOf(problems));
         }
 
-        private Length length(String field) {
+        private Optional<Length> length(String field) {
             String typed = text(fields, field);
             if (typed.isEmpty()) {
                 problems.add(new FieldProblem(field, "", "NEEDED", "", ""));
-                return null;
+                return Optional.empty();
             }
             try {
-                return Length.parse(typed, RANGES.get(field));
+                return Optional.of(Length.parse(typed, Objects.requireNonNull(RANGES.get(field))));
             } catch (UnreadableMeasureException e) {
                 problems.add(new FieldProblem(field, e.typed(), e.key(), e.lowest(), e.highest()));
-                return null;
+                return Optional.empty();
             }
         }
     }

@@ -8,7 +8,9 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.util.Objects;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** A kept cloth or noodle; a noodle's thickness is its diameter. */
 @Entity
@@ -29,26 +31,27 @@ class RollGoodRow {
     @Enumerated(EnumType.STRING)
     private Kind kind;
 
-    private Double lengthMm;
-    private Double widthMm;
+    private @Nullable Double lengthMm;
+    private @Nullable Double widthMm;
     private double thicknessMm;
 
     @Enumerated(EnumType.STRING)
-    private Softness softness;
+    private @Nullable Softness softness;
 
+    /** For Hibernate, which fills it. */
+    @SuppressWarnings("NullAway.Init")
     protected RollGoodRow() {}
 
     RollGoodRow(UUID pointId, RollGood good) {
         this.id = UUID.randomUUID();
         this.pointId = pointId;
         this.name = good.name();
+        this.kind = good instanceof RollGood.OfNoodle ? Kind.NOODLE : Kind.CLOTH;
         if (good instanceof RollGood.OfCloth cloth) {
-            this.kind = Kind.CLOTH;
             this.lengthMm = cloth.cloth().length().millimetres();
             this.widthMm = cloth.cloth().width().millimetres();
             this.thicknessMm = cloth.cloth().thickness().millimetres();
         } else if (good instanceof RollGood.OfNoodle noodle) {
-            this.kind = Kind.NOODLE;
             this.thicknessMm = noodle.diameter().millimetres();
             this.softness = noodle.softness();
         }
@@ -58,11 +61,14 @@ class RollGoodRow {
         return id;
     }
 
+    private static Length millimetres(@Nullable Double kept) {
+        return Length.ofMillimetres(Objects.requireNonNull(kept));
+    }
+
     RollGood good() {
         Length thickness = Length.ofMillimetres(thicknessMm);
         return kind == Kind.NOODLE
-                ? new RollGood.OfNoodle(name, thickness, softness)
-                : new RollGood.OfCloth(
-                        new Cloth(name, Length.ofMillimetres(lengthMm), Length.ofMillimetres(widthMm), thickness));
+                ? new RollGood.OfNoodle(name, thickness, Objects.requireNonNull(softness))
+                : new RollGood.OfCloth(new Cloth(name, millimetres(lengthMm), millimetres(widthMm), thickness));
     }
 }

@@ -56,6 +56,8 @@ class SheetRow {
     @JdbcTypeCode(SqlTypes.ARRAY)
     private List<String> writers = List.of();
 
+    /** For Hibernate, which fills it. */
+    @SuppressWarnings("NullAway.Init")
     protected SheetRow() {}
 
     SheetRow(Key key, SheetStatus status, String title, String sha256, String document, String by, Instant at) {

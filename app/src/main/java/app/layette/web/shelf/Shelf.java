@@ -28,6 +28,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
@@ -524,7 +525,9 @@ public class Shelf {
             }
         }
         parsed.putAll(known);
-        return there.stream().map(key -> type.cast(known.get(key).sheet())).toList();
+        return there.stream()
+                .map(key -> type.cast(Objects.requireNonNull(known.get(key)).sheet()))
+                .toList();
     }
 
     private static RefusedDocumentException refused(String place, String value, String allowed) {

@@ -10,6 +10,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.stream.Collectors;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -113,6 +114,11 @@ class ShelfController {
         return page;
     }
 
+    /** What the browser called it; empty where it said nothing. */
+    private static String nameOf(MultipartFile file) {
+        return Objects.requireNonNullElse(file.getOriginalFilename(), "");
+    }
+
     @PostMapping("/sheets")
     ModelAndView takeIn(
             @AuthenticationPrincipal SignedIn user,
@@ -121,11 +127,11 @@ class ShelfController {
             RedirectAttributes flash)
             throws IOException {
         boolean cars = kind.equals("cars");
-        String names = files.stream().map(MultipartFile::getOriginalFilename).collect(Collectors.joining(", "));
+        String names = files.stream().map(ShelfController::nameOf).collect(Collectors.joining(", "));
         try {
             List<ShelfBundle.Named> documents = new ArrayList<>();
             for (MultipartFile file : files) {
-                documents.addAll(ShelfBundle.read(file.getOriginalFilename(), file.getBytes()));
+                documents.addAll(ShelfBundle.read(nameOf(file), file.getBytes()));
             }
             List<SheetVersion> taken = shelf.takeInAll(user.pointId(), documents, user.author());
             flash.addFlashAttribute(

@@ -8,6 +8,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.ControllerAdvice;
@@ -54,6 +55,7 @@ class Frame {
     }
 
     @ModelAttribute("frame")
+    @Nullable
     FrameView frame(@AuthenticationPrincipal SignedIn user, HttpServletRequest request) {
         // Between the two steps of signing in nobody is in yet, and nothing that waits in the browser is sent.
         if (user == null || request.getServletPath().startsWith("/sign-in")) {

@@ -12,6 +12,7 @@ import java.util.Enumeration;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.MessageSourceResolvable;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
@@ -114,13 +115,13 @@ class PlainRequests extends OncePerRequestFilter {
         }
 
         @Override
-        public String getParameter(String name) {
+        public @Nullable String getParameter(String name) {
             String[] values = fields.get(name);
             return values == null || values.length == 0 ? null : values[0];
         }
 
         @Override
-        public String[] getParameterValues(String name) {
+        public String @Nullable [] getParameterValues(String name) {
             String[] values = fields.get(name);
             return values == null ? null : values.clone();
         }

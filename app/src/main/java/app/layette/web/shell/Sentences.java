@@ -6,6 +6,7 @@ import app.layette.web.account.Viewing;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.MessageSource;
 import org.springframework.context.MessageSourceResolvable;
 import org.springframework.context.NoSuchMessageException;
@@ -23,28 +24,36 @@ class Sentences implements MessageSource {
     private static final Map<Locale, String> SCRIPTS = new ConcurrentHashMap<>();
 
     @Override
-    public String getMessage(String code, Object[] args, String fallback, Locale locale) {
-        Wording words = words(locale);
-        return words.knows(code) ? words.sayNumbered(code, args == null ? new Object[0] : args) : fallback;
+    public @Nullable String getMessage(
+            String code, Object @Nullable [] args, @Nullable String fallback, @Nullable Locale locale) {
+        return words(locale).knows(code) ? said(code, args, locale) : fallback;
     }
 
     @Override
-    public String getMessage(String code, Object[] args, Locale locale) {
+    public String getMessage(String code, Object @Nullable [] args, @Nullable Locale locale) {
         if (!words(locale).knows(code)) {
-            throw new NoSuchMessageException(code, locale);
+            throw new NoSuchMessageException(code, locale == null ? Locale.ENGLISH : locale);
         }
-        return getMessage(code, args, null, locale);
+        return said(code, args, locale);
+    }
+
+    private static String said(String code, Object @Nullable [] args, @Nullable Locale locale) {
+        return words(locale).sayNumbered(code, args == null ? new Object[0] : args);
     }
 
     @Override
-    public String getMessage(MessageSourceResolvable wanted, Locale locale) {
+    public String getMessage(MessageSourceResolvable wanted, @Nullable Locale locale) {
         String[] codes = wanted.getCodes() == null ? new String[0] : wanted.getCodes();
         for (String code : codes) {
             if (words(locale).knows(code)) {
-                return getMessage(code, wanted.getArguments(), null, locale);
+                return said(code, wanted.getArguments(), locale);
             }
         }
-        return wanted.getDefaultMessage();
+        String fallback = wanted.getDefaultMessage();
+        if (fallback == null) {
+            throw new NoSuchMessageException(String.join(", ", codes), locale == null ? Locale.ENGLISH : locale);
+        }
+        return fallback;
     }
 
     /** What the scripts say, as one JSON object that may stand in a page. */
@@ -54,7 +63,8 @@ class Sentences implements MessageSource {
                 each -> JSON.writeValueAsString(words(each).under("script.")).replace("<", "\\u003c"));
     }
 
-    private static Wording words(Locale locale) {
-        return Viewing.wording(Languages.of(locale.getLanguage()), Wording.DEFAULT_UNITS);
+    private static Wording words(@Nullable Locale locale) {
+        Locale asked = locale == null ? Locale.ENGLISH : locale;
+        return Viewing.wording(Languages.of(asked.getLanguage()), Wording.DEFAULT_UNITS);
     }
 }

@@ -17,7 +17,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -52,7 +51,7 @@ class SimulatedRecalls implements RecallService {
     private final Viewing viewing;
     private final ApplicationEventPublisher events;
     private final TransactionTemplate transactions;
-    private final AtomicReference<Mood> mood = new AtomicReference<>(Mood.WELL);
+    private volatile Mood mood = Mood.WELL;
 
     SimulatedRecalls(
             JdbcClient jdbc, Viewing viewing, ApplicationEventPublisher events, TransactionTemplate transactions) {
@@ -64,10 +63,10 @@ class SimulatedRecalls implements RecallService {
 
     @Override
     public List<RecallNotice> about(String model) throws UnreachableException {
-        boolean answers = mood.get() == Mood.WELL;
+        boolean answers = mood == Mood.WELL;
         if (!answers) {
-            pause(mood.get() == Mood.SLOW ? Math.min(SLOW_MS, PATIENCE_MS) : 0);
-            throw new UnreachableException("the recall service is " + mood.get());
+            pause(mood == Mood.SLOW ? Math.min(SLOW_MS, PATIENCE_MS) : 0);
+            throw new UnreachableException("the recall service is " + mood);
         }
         return jdbc.sql("select id, model, made_from, made_to, title, remedy, published_at from simulated_recall"
                         + " where lower(model) = lower(:model) order by published_at")
@@ -122,7 +121,7 @@ class SimulatedRecalls implements RecallService {
 
     private void fill(Model model, Map<String, String> typed, List<String> problems) {
         model.addAttribute("notices", all());
-        model.addAttribute("mood", mood.get().name());
+        model.addAttribute("mood", mood.name());
         model.addAttribute("typed", typed);
         model.addAttribute("problems", problems);
     }
@@ -176,7 +175,7 @@ class SimulatedRecalls implements RecallService {
 
     @PostMapping("/recalls/mood")
     String behave(@RequestParam Mood mood) {
-        this.mood.set(mood);
+        this.mood = mood;
         return "redirect:/recalls";
     }
 

@@ -16,7 +16,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.concurrent.atomic.AtomicReference;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -63,7 +62,7 @@ class SimulatedWard implements WardServer {
         thread.setDaemon(true);
         return thread;
     });
-    private final AtomicReference<Mood> mood = new AtomicReference<>(Mood.WELL);
+    private volatile Mood mood = Mood.WELL;
 
     SimulatedWard(Viewing viewing) throws IOException {
         this.viewing = viewing;
@@ -91,10 +90,10 @@ class SimulatedWard implements WardServer {
 
     private void answer(HttpExchange exchange) throws IOException {
         try (exchange) {
-            if (mood.get() == Mood.DEAD) {
+            if (mood == Mood.DEAD) {
                 return;
             }
-            if (mood.get() == Mood.SLOW) {
+            if (mood == Mood.SLOW) {
                 Thread.sleep(SLOW_MS);
             }
             Matcher path = PATIENT.matcher(exchange.getRequestURI().getPath());
@@ -103,7 +102,7 @@ class SimulatedWard implements WardServer {
                             .filter(each -> each.number().equalsIgnoreCase(path.group(1)))
                             .findFirst()
                     : Optional.empty();
-            byte[] body = newborn.map(each -> bundle(each, LocalDate.now(viewing.clock()), mood.get() == Mood.WRONG))
+            byte[] body = newborn.map(each -> bundle(each, LocalDate.now(viewing.clock()), mood == Mood.WRONG))
                     .orElse("{\"resourceType\":\"OperationOutcome\"}")
                     .getBytes(StandardCharsets.UTF_8);
             exchange.getResponseHeaders().set("Content-Type", "application/fhir+json");
@@ -139,13 +138,13 @@ class SimulatedWard implements WardServer {
     @GetMapping("/ward")
     String page(@AuthenticationPrincipal SignedIn user, Model model) {
         model.addAttribute("newborns", NEWBORNS);
-        model.addAttribute("mood", mood.get().name());
+        model.addAttribute("mood", mood.name());
         return "standin/ward";
     }
 
     @PostMapping("/ward/mood")
     String behave(@RequestParam Mood mood) {
-        this.mood.set(mood);
+        this.mood = mood;
         return "redirect:/ward";
     }
 }

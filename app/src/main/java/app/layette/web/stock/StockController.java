@@ -197,7 +197,7 @@ class StockController {
         List<FieldProblem> problems = stock.add(user, fields, label);
         if (problems.isEmpty()) {
             // Outside the transaction that keeps the seat: it waits for no service.
-            recalls.listen(fields.get("modelNumber"));
+            recalls.listen(fields.getOrDefault("modelNumber", ""));
         }
         return problems.isEmpty() ? new ModelAndView("redirect:/stock") : shown(user, "", fields, problems, model);
     }

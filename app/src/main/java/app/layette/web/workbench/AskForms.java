@@ -198,9 +198,7 @@ class AskForms {
     }
 
     private String typedOr(String kind, String name, String value) {
-        return typed.isFor(kind) && typed.fields().containsKey(name)
-                ? typed.fields().get(name)
-                : value;
+        return typed.isFor(kind) ? typed.fields().getOrDefault(name, value) : value;
     }
 
     private Optional<String> problem(String kind, String name) {
@@ -221,7 +219,7 @@ class AskForms {
         return asked
                 ? Optional.of(words.say(
                         "submit.sure",
-                        Map.of("value", Argument.of(typed.fields().get(name)))))
+                        Map.of("value", Argument.of(typed.fields().getOrDefault(name, "")))))
                 : Optional.empty();
     }
 

@@ -41,6 +41,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -172,6 +173,7 @@ class FittingController {
 
     /** What colleagues changed since a place; nothing when nobody did. */
     @GetMapping("/changes")
+    @Nullable
     ModelAndView changes(
             @AuthenticationPrincipal SignedIn user,
             @PathVariable UUID id,

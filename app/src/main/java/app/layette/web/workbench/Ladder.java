@@ -19,6 +19,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The settings of the recline device as rungs under the side view, and the one that is tried: what to expect of it.
@@ -57,7 +58,7 @@ public record Ladder(
     public record Rung(String name, String label, String chance, int bar, String mark, boolean best) {}
 
     /** The pose table as the script reads it: places as pairs, angles in degrees, lengths in mm. */
-    record Moves(double[] dial, double[] indicator, List<Move> rows) {}
+    record Moves(double[] dial, double @Nullable [] indicator, List<Move> rows) {}
 
     /** One row of it, with what the labels say there. */
     @Complete

@@ -68,7 +68,7 @@ class TodayController {
         model.addAttribute(
                 "rows",
                 listed.stream()
-                        .map(each -> row(each, often.get(who(each)) > 1, point, words))
+                        .map(each -> row(each, often.getOrDefault(who(each), 0L) > 1, point, words))
                         .toList());
         model.addAttribute("point", point.name());
         model.addAttribute("find", find);

@@ -47,13 +47,13 @@ enum View {
             shown -> BeltView.of(shown.situation()),
             Method::isBaseless,
             EnumSet.of(StepKey.ROUTE_BELT, StepKey.TIGHTEN),
-            "page.bench.beltRoute"),
+            Optional.of("page.bench.beltRoute")),
     TIMELINE(
             "w",
             shown -> TimelineView.of(shown.situation()),
             method -> true,
             EnumSet.of(StepKey.FITS),
-            "page.bench.alongDays");
+            Optional.of("page.bench.alongDays"));
 
     /**
      * What a view is drawn of.
@@ -71,7 +71,7 @@ enum View {
     private final Optional<String> scrolledAlong;
 
     View(String shortcut, Function<Shown, Drawing> drawn, Predicate<Method> drawnFor, Set<StepKey> at) {
-        this(shortcut, drawn, drawnFor, at, null);
+        this(shortcut, drawn, drawnFor, at, Optional.empty());
     }
 
     View(
@@ -79,12 +79,12 @@ enum View {
             Function<Shown, Drawing> drawn,
             Predicate<Method> drawnFor,
             Set<StepKey> at,
-            String scrolledAlong) {
+            Optional<String> scrolledAlong) {
         this.shortcut = shortcut;
         this.drawn = drawn;
         this.drawnFor = drawnFor;
         this.at = at;
-        this.scrolledAlong = Optional.ofNullable(scrolledAlong);
+        this.scrolledAlong = scrolledAlong;
     }
 
     String key() {

@@ -13,6 +13,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.util.UriUtils;
 
 /**
@@ -131,7 +132,7 @@ public record CarPage(
     }
 
     /** The next missing field after one, round to the first. */
-    static Optional<CarField> missing(CarWork work, CarField after) {
+    static Optional<CarField> missing(CarWork work, @Nullable CarField after) {
         List<CarField> all = work.fields();
         int from = after == null ? 0 : all.indexOf(after) + 1;
         List<CarField> round = new ArrayList<>(all.subList(from, all.size()));

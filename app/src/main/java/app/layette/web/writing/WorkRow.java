@@ -42,6 +42,8 @@ class WorkRow {
     @Column(name = "changed_at")
     private Instant changedAt;
 
+    /** For Hibernate, which fills it. */
+    @SuppressWarnings("NullAway.Init")
     protected WorkRow() {}
 
     WorkRow(Key key, Kind kind, String document, String by, Instant at) {

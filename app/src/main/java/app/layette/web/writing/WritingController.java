@@ -100,8 +100,10 @@ class WritingController {
                     .filter(each -> each.name().equals(fields.get("kind")))
                     .findFirst()
                     .orElse(SeatKind.REAR_FACING_ONLY);
-            SheetDrafts.Naming naming =
-                    new SheetDrafts.Naming(fields.get("maker"), fields.get("name"), fields.get("modelNumber"));
+            SheetDrafts.Naming naming = new SheetDrafts.Naming(
+                    fields.getOrDefault("maker", ""),
+                    fields.getOrDefault("name", ""),
+                    fields.getOrDefault("modelNumber", ""));
             String id = drafts.begin(user.pointId(), kind, naming, fields.getOrDefault("from", ""), user.author());
             return new ModelAndView("redirect:/sheets/writing/" + id);
         } catch (NamingRefusedException e) {

@@ -26,6 +26,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.util.UriUtils;
 
 /**
@@ -157,7 +158,7 @@ public record WritingPage(
     }
 
     /** The next missing field after one, round to the first. */
-    private static Optional<SheetField> missing(SheetWork work, List<SheetField> asked, SheetField after) {
+    private static Optional<SheetField> missing(SheetWork work, List<SheetField> asked, @Nullable SheetField after) {
         int from = after == null ? 0 : asked.indexOf(after) + 1;
         List<SheetField> round = new ArrayList<>(asked.subList(from, asked.size()));
         round.addAll(asked.subList(0, from));

@@ -13,7 +13,7 @@ import java.lang.annotation.Target;
                         suffix = "Parts",
                         enableWither = false,
                         enableGetters = false,
-                        addClassRetainedGenerated = false))
+                        addClassRetainedGenerated = true))
 @Target(ElementType.TYPE)
 @Retention(RetentionPolicy.SOURCE)
 public @interface Built {}

@@ -18,7 +18,7 @@ import java.lang.annotation.Target;
                         builderMode = BuilderMode.STAGED,
                         enableWither = false,
                         enableGetters = false,
-                        addClassRetainedGenerated = false))
+                        addClassRetainedGenerated = true))
 @Target(ElementType.TYPE)
 @Retention(RetentionPolicy.SOURCE)
 public @interface Complete {}

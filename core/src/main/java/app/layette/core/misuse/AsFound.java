@@ -73,6 +73,11 @@ public record AsFound(List<Found> found, Map<Area, Look> looks, Map<Area, Stands
         now = Map.copyOf(now);
     }
 
+    /** What is known of an area as it was found. */
+    public Look look(Area area) {
+        return looks.getOrDefault(area, Look.NOT_LOOKED);
+    }
+
     public static AsFound of(FittingPlan plan) {
         PapersNow situation = plan.situation();
         // The newest word on each: said and taken back again, nothing was found; said anew, it was found then.

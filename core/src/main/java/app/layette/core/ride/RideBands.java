@@ -3,7 +3,6 @@ package app.layette.core.ride;
 import app.layette.core.measure.Mass;
 import app.layette.core.seat.Indicator;
 import app.layette.core.seat.SeatSheet;
-import app.layette.core.seat.WeightBand;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -16,6 +15,19 @@ import java.util.stream.Stream;
  * has another band. Outside its limits there is none.
  */
 public final class RideBands {
+    /**
+     * Children of weights for which a card says the same.
+     *
+     * @param from the lightest of them
+     * @param below lighter than this; heavier than {@code from}
+     */
+    public record Between(Mass from, Mass below) {
+        /** A weight inside, for asking what the card says. */
+        public Mass inside() {
+            return Mass.ofGrams((from.grams() + below.grams()) / 2);
+        }
+    }
+
     private RideBands() {}
 
     /**
@@ -23,7 +35,7 @@ public final class RideBands {
      *
      * @return empty where the lightest or the heaviest child is not on its sheet
      */
-    public static List<WeightBand> of(SeatSheet seat) {
+    public static List<Between> of(SeatSheet seat) {
         Optional<Mass> from = seat.weightMin().value();
         Optional<Mass> to = seat.weightMax().value();
         if (from.isEmpty() || to.isEmpty()) {
@@ -36,24 +48,14 @@ public final class RideBands {
                 .filter(Objects::nonNull)
                 .filter(border -> border.isMoreThan(from.get()) && border.isLessThan(to.get()))
                 .forEach(borders::add);
-        List<WeightBand> bands = new ArrayList<>();
+        List<Between> bands = new ArrayList<>();
         Mass before = null;
         for (Mass border : borders) {
             if (before != null) {
-                bands.add(new WeightBand(before, border));
+                bands.add(new Between(before, border));
             }
             before = border;
         }
         return bands;
-    }
-
-    /** A weight inside a band, for asking what its card says. */
-    public static Mass inside(WeightBand band) {
-        Mass from = band.from();
-        Mass below = band.below();
-        if (from == null || below == null) {
-            throw new IllegalArgumentException("The band (" + band + ") must have two ends");
-        }
-        return Mass.ofGrams((from.grams() + below.grams()) / 2);
     }
 }

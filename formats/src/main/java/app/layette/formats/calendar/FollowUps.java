@@ -17,6 +17,7 @@ import net.fortuna.ical4j.model.property.Uid;
 import net.fortuna.ical4j.model.property.immutable.ImmutableCalScale;
 import net.fortuna.ical4j.model.property.immutable.ImmutableMethod;
 import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
+import org.jspecify.annotations.Nullable;
 
 /** Follow-ups as an iCalendar (RFC 5545) of whole days. The same follow-up keeps its id, so that a reader updates it. */
 public final class FollowUps {
@@ -44,7 +45,7 @@ public final class FollowUps {
      * @param every whole months or whole days
      * @param until the last day it may fall on; {@code null} where no end is known: it then ends after two years
      */
-    public record Repeat(Period every, LocalDate until) {}
+    public record Repeat(Period every, @Nullable LocalDate until) {}
 
     public static String of(List<FollowUp> followUps, Instant now) {
         Calendar calendar = new Calendar();

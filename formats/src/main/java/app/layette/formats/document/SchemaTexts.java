@@ -12,6 +12,7 @@ import java.util.Arrays;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -43,7 +44,7 @@ public final class SchemaTexts {
     }
 
     /** The schema at an address; {@code null} where it is none of these. */
-    static String at(String address) {
+    static @Nullable String at(String address) {
         return address.startsWith(BASE) ? of(address.substring(BASE.length())).orElse(null) : null;
     }
 

@@ -25,6 +25,7 @@ import org.hl7.fhir.r4.model.Patient;
 import org.hl7.fhir.r4.model.Period;
 import org.hl7.fhir.r4.model.Quantity;
 import org.hl7.fhir.r4.model.Type;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Reads a newborn out of a FHIR R4 Bundle: one Patient, and of the Observations weight, length and gestational age. Units
@@ -68,7 +69,7 @@ public final class NewbornBundle {
 
     /** The latest of the measures of one kind; of two on one day the one that comes later in the document. */
     private static final class Newest<T> {
-        private On<T> held;
+        private @Nullable On<T> held;
 
         void keep(On<T> other) {
             held = held != null && other.day().isBefore(held.day()) ? held : other;

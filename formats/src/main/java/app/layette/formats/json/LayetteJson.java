@@ -26,7 +26,9 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.math.BigDecimal;
 import java.util.Arrays;
+import java.util.Objects;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
 import tools.jackson.databind.BeanProperty;
@@ -249,9 +251,10 @@ public final class LayetteJson {
 
     /** {@code {"stated": …, "source": …}} or {@code {"silent": …}}; a missing field is not looked at. */
     private static final class EvidenceReader extends ValueDeserializer<Evidence<?>> {
-        private final JavaType content;
+        /** Of what; {@code null} before it is known where it reads. */
+        private final @Nullable JavaType content;
 
-        EvidenceReader(JavaType content) {
+        EvidenceReader(@Nullable JavaType content) {
             this.content = content;
         }
 
@@ -267,7 +270,7 @@ public final class LayetteJson {
                 return Evidence.silent(context.readTreeAsValue(node.get("silent"), Source.class));
             }
             Source source = context.readTreeAsValue(node.get("source"), Source.class);
-            Object stated = context.readTreeAsValue(node.get("stated"), content);
+            Object stated = context.readTreeAsValue(node.get("stated"), Objects.requireNonNull(content));
             return Evidence.stated(stated, source);
         }
     }

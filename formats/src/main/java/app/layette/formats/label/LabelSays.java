@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the print of a label says, looked for in its lines. Nothing is guessed: what two readings of one photograph read
@@ -192,7 +193,7 @@ final class LabelSays {
         return first > MONTHS_A_YEAR ? valid(date.group(3), date.group(2), date.group(1)) : Optional.empty();
     }
 
-    private static Optional<String> valid(String year, String month, String day) {
+    private static Optional<String> valid(String year, String month, @Nullable String day) {
         String text = year + "-" + two(month) + (day == null ? "" : "-" + two(day));
         try {
             return Optional.of(PartialDate.parse(text).toString());

@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -95,7 +96,7 @@ public final class FieldForm {
     public record Read(Optional<JsonNode> value, List<Problem> problems) {}
 
     /** The boxes of a value. */
-    public static Map<String, String> write(Shape shape, JsonNode value) {
+    public static Map<String, String> write(Shape shape, @Nullable JsonNode value) {
         Map<String, String> boxes = new LinkedHashMap<>();
         write(shape, value, ROOT, boxes);
         return boxes;
@@ -129,7 +130,7 @@ public final class FieldForm {
                 && !(several.each() instanceof Shape.Choice);
     }
 
-    private static void write(Shape shape, JsonNode value, String box, Map<String, String> boxes) {
+    private static void write(Shape shape, @Nullable JsonNode value, String box, Map<String, String> boxes) {
         if (value == null || value.isMissingNode() || value.isNull()) {
             return;
         }

@@ -11,6 +11,7 @@ import app.layette.core.seat.WeightBand;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** What contradicts itself in a sheet, or leaves a hole, without being forbidden: a reading slip more often than not. */
 public final class SheetDoubts {
@@ -81,7 +82,7 @@ public final class SheetDoubts {
         }
     }
 
-    private static double grams(Mass mass, double open) {
+    private static double grams(@Nullable Mass mass, double open) {
         return mass == null ? open : mass.grams();
     }
 

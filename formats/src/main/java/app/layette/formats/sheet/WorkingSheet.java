@@ -4,7 +4,9 @@ import app.layette.formats.document.DocumentProblem;
 import app.layette.formats.document.Schemas;
 import app.layette.formats.json.LayetteJson;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -99,10 +101,10 @@ public abstract class WorkingSheet {
 
     /** As if nobody had looked. */
     public void forget(WrittenField field) {
-        ObjectNode home = home(real(field.pointer()), false);
-        changed |= home != null && home.remove(last(real(field.pointer()))) != null;
+        String pointer = real(field.pointer());
+        ObjectNode home = home(pointer, false);
+        changed |= home != null && home.remove(last(pointer)) != null;
         if (home != null && home.isEmpty() && home != document) {
-            String pointer = real(field.pointer());
             String above = pointer.substring(0, pointer.lastIndexOf('/'));
             ObjectNode parent = home(above, false);
             if (parent != null) {
@@ -122,7 +124,7 @@ public abstract class WorkingSheet {
     }
 
     private void set(String pointer, JsonNode value) {
-        ObjectNode home = home(pointer, true);
+        ObjectNode home = Objects.requireNonNull(home(pointer, true));
         String name = last(pointer);
         if (!value.equals(home.get(name))) {
             home.set(name, value);
@@ -130,7 +132,8 @@ public abstract class WorkingSheet {
         }
     }
 
-    private ObjectNode home(String pointer, boolean make) {
+    /** The object that holds a field; {@code null} where there is none and none is made. */
+    private @Nullable ObjectNode home(String pointer, boolean make) {
         ObjectNode home = document;
         String[] names = pointer.substring(1).split("/");
         for (int i = 0; i < names.length - 1; i++) {

@@ -12,7 +12,6 @@ import app.layette.core.ride.RideBands;
 import app.layette.core.ride.RideCard;
 import app.layette.core.ride.Routing;
 import app.layette.core.seat.SeatSheet;
-import app.layette.core.seat.WeightBand;
 import app.layette.formats.Examples;
 import app.layette.formats.document.SheetReader;
 import app.layette.formats.document.ShippedProfiles;
@@ -65,14 +64,14 @@ class RideBandsTest {
     @MethodSource("carriers")
     void everyWeightOfABandHasTheSameCard(SeatSheet seat) {
         Random random = new Random(16);
-        List<WeightBand> bands = RideBands.of(seat);
+        List<RideBands.Between> bands = RideBands.of(seat);
         assertThat(bands).isNotEmpty();
         assertThat(bands.get(0).from()).isEqualTo(seat.weightMin().value().orElseThrow());
         assertThat(bands.get(bands.size() - 1).below())
                 .isEqualTo(seat.weightMax().value().orElseThrow());
-        for (WeightBand band : bands) {
+        for (RideBands.Between band : bands) {
             for (Optional<Set<Routing>> shown : SHOWN) {
-                List<Object> told = saying(card(seat, RideBands.inside(band), shown));
+                List<Object> told = saying(card(seat, band.inside(), shown));
                 for (int i = 0; i < WEIGHTS; i++) {
                     double part = i == 0 ? 0 : random.nextDouble();
                     Mass weight = Mass.ofGrams(band.from().grams()
