@@ -32,8 +32,7 @@ public final class SignedIn extends User {
         this.displayName = user.displayName();
         this.role = user.role();
         this.forOrganisation = user.isForOrganisation();
-        boolean isOver = user.certificateUntil().filter(today::isAfter).isPresent();
-        this.hands = isOver ? Author.Role.TRAINEE : user.role();
+        this.hands = user.handsOn(today);
         this.passwordPrint = print(user);
     }
 

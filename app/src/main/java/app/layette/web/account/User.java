@@ -127,6 +127,11 @@ public class User {
         return Optional.ofNullable(certificateUntil);
     }
 
+    /** As whom somebody enters on a day: whose certificate is over enters as a trainee does, and signs nothing. */
+    public Author.Role handsOn(LocalDate day) {
+        return certificateUntil().filter(day::isAfter).isPresent() ? Author.Role.TRAINEE : role;
+    }
+
     /** Whether somebody works here today: who is retired signs in no more, and stays in every record. */
     public boolean works() {
         return retiredAt == null;

@@ -17,9 +17,11 @@ import app.layette.web.shelf.Shelf;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.UUID;
 import org.springframework.boot.ApplicationArguments;
@@ -88,11 +90,12 @@ class DemoData implements ApplicationRunner {
                 .reachedBy("555 0142", "9–17 h"));
         // One password for all of them: hashing is slow on purpose, and once is enough.
         String hash = Objects.requireNonNull(passwords.encode(DemoPassword.VALUE));
-        user(point, "marit", "Marit", Author.Role.TECHNICIAN, hash);
-        user(point, "tove", "Tove", Author.Role.TECHNICIAN, hash);
-        user(point, "ansel", "Ansel", Author.Role.TECHNICIAN, hash);
-        user(point, "ilse", "Ilse", Author.Role.LEAD, hash);
-        user(point, "pim", "Pim", Author.Role.TRAINEE, hash);
+        LocalDate today = viewing.today(point);
+        certified(user(point, "Marit", Author.Role.TECHNICIAN, hash), "LT-0417", today.plusMonths(14));
+        certified(user(point, "Tove", Author.Role.TECHNICIAN, hash), "LT-0392", today.plusDays(80));
+        certified(user(point, "Ansel", Author.Role.TECHNICIAN, hash), "LT-0455", today.plusMonths(8));
+        user(point, "Ilse", Author.Role.LEAD, hash);
+        user(point, "Pim", Author.Role.TRAINEE, hash);
         for (RollGood good : goods()) {
             rolls.keep(point.id(), good);
         }
@@ -101,8 +104,13 @@ class DemoData implements ApplicationRunner {
         }
     }
 
-    private void user(Point point, String name, String displayName, Author.Role role, String hash) {
-        users.save(new User(point.id(), name, displayName, hash, role).answerForAll(role == Author.Role.LEAD));
+    private User user(Point point, String displayName, Author.Role role, String hash) {
+        String name = displayName.toLowerCase(Locale.ROOT);
+        return users.save(new User(point.id(), name, displayName, hash, role).answerForAll(role == Author.Role.LEAD));
+    }
+
+    private static void certified(User user, String number, LocalDate until) {
+        user.become(user.displayName(), user.role(), number, until);
     }
 
     private static List<RollGood> goods() {

@@ -1,6 +1,7 @@
 package app.layette.web.people;
 
 import app.layette.core.entry.Author;
+import app.layette.core.evidence.Complete;
 import app.layette.core.finding.Argument;
 import app.layette.formats.wording.Wording;
 import app.layette.web.account.SignedIn;
@@ -9,10 +10,13 @@ import app.layette.web.account.Viewing;
 import app.layette.web.shell.Address;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -30,6 +34,9 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 @RequestMapping("/people")
 class PeopleController {
+    private static final int BAR_WIDTH = 600;
+    private static final int MONTHS_A_MARK = 6;
+
     private final People people;
     private final Viewing viewing;
     private final Address address;
@@ -47,7 +54,11 @@ class PeopleController {
      *
      * @param until the certificate's last day as it can be typed again
      * @param over whether that day is over
+     * @param share for how much of the time drawn they sign, as a share of the bar's width
+     * @param open whether they sign beyond what is drawn
+     * @param signs until when they sign, in words
      */
+    @Complete
     public record Row(
             UUID id,
             String name,
@@ -57,7 +68,13 @@ class PeopleController {
             String until,
             boolean over,
             boolean works,
-            boolean second) {}
+            boolean second,
+            int share,
+            boolean open,
+            String signs) {}
+
+    /** Who signs how long, in sentences, and the days under the bars. */
+    public record Ahead(List<String> says, Optional<String> warns, List<String> days) {}
 
     @GetMapping
     ModelAndView list(@AuthenticationPrincipal SignedIn user) {
@@ -173,8 +190,13 @@ class PeopleController {
     private ModelAndView page(SignedIn user, Map<String, String> typed, String where, Map<String, String> wrong) {
         LocalDate today = today(user);
         ModelAndView page = new ModelAndView("people/list");
-        List<Row> rows = people.of(user).stream().map(each -> row(each, today)).toList();
-        page.addObject("people", rows);
+        Wording words = viewing.wording(user);
+        Signers signers = new Signers(people.of(user), today);
+        page.addObject(
+                "people",
+                signers.people().stream().map(each -> row(each, signers, words)).toList());
+        page.addObject("ahead", ahead(signers, words));
+        page.addObject("barWidth", BAR_WIDTH);
         page.addObject("forOrganisation", user.isForOrganisation());
         page.addObject("typed", typed);
         page.addObject("where", where);
@@ -183,16 +205,52 @@ class PeopleController {
         return page;
     }
 
-    private static Row row(User user, LocalDate today) {
-        return new Row(
-                user.id(),
-                user.name(),
-                user.displayName(),
-                user.role(),
-                user.certificate().orElse(""),
-                user.certificateUntil().map(LocalDate::toString).orElse(""),
-                user.certificateUntil().filter(today::isAfter).isPresent(),
-                user.works(),
-                user.hasSecondFactor());
+    private static Row row(User user, Signers signers, Wording words) {
+        Signers.Hand hand = signers.hand(user);
+        double share = signers.share(user);
+        return PeopleControllerRowParts.builder()
+                .id(user.id())
+                .name(user.name())
+                .shown(user.displayName())
+                .role(user.role())
+                .certificate(user.certificate().orElse(""))
+                .until(user.certificateUntil().map(LocalDate::toString).orElse(""))
+                .over(hand == Signers.Hand.OVER)
+                .works(user.works())
+                .second(user.hasSecondFactor())
+                .share((int) Math.round(share * BAR_WIDTH))
+                .open(share == 1)
+                .signs(words.say("people.hand." + hand, until(user)))
+                .build();
+    }
+
+    private static Map<String, Argument> until(User user) {
+        return user.certificateUntil()
+                .map(last -> Map.of("day", Argument.of(last)))
+                .orElse(Map.of());
+    }
+
+    private static Ahead ahead(Signers signers, Wording words) {
+        List<String> says = new ArrayList<>();
+        says.add(words.say(
+                "people.signToday",
+                Map.of("count", Argument.of(signers.signing().size()))));
+        signers.next()
+                .ifPresent(next -> says.add(words.say(
+                        "people.nextToEnd",
+                        Map.of(
+                                "person", Argument.of(next.displayName()),
+                                "day", Argument.of(next.certificateUntil().orElseThrow())))));
+        // What lies beyond the bars is nothing to see to yet.
+        Optional<String> warns = signers.nobodyFrom()
+                .filter(day -> signers.share(day) < 1)
+                .map(day -> words.say(
+                        day.equals(signers.today()) ? "people.nobodySigns" : "people.nobodyFrom",
+                        Map.of("day", Argument.of(day))));
+        List<String> days = IntStream.rangeClosed(0, Signers.MONTHS / MONTHS_A_MARK)
+                .mapToObj(mark -> signers.today().plusMonths((long) mark * MONTHS_A_MARK))
+                .map(words::say)
+                .toList();
+        return new Ahead(says, warns, days);
     }
 }

@@ -51,6 +51,34 @@ class PeopleIT {
     }
 
     @Test
+    void whoSignsUntilWhenIsDrawnAndADayWithoutAnybodyIsNamed() {
+        app.execute("update app_user set certificate_until = current_date + 40 where role <> 'TRAINEE'");
+        app.execute("update app_user set certificate_until = current_date + 275 where name = 'ansel'");
+        app.execute("update app_user set certificate_until = '2020-05-03' where name = 'tove'");
+        try (Desk lead = new Desk(app.address(), 1280, 800)) {
+            lead.signIn("ilse").open("/people");
+            assertThat(lead.page().textContent(".signers"))
+                    .contains("3 people sign today.", "The next certificate to end", "on nobody here signs");
+            assertThat(lead.page().textContent(".persons li:has-text('Tove') .signs-says"))
+                    .isEqualTo("certificate over, its last day was 3 May 2020: enters, signs nothing");
+            assertThat(lead.page().textContent(".persons li:has-text('Pim') .signs-says"))
+                    .isEqualTo("enters, never signs");
+            String half = "bar => bar.querySelector('.signing').getBoundingClientRect().width"
+                    + " / bar.getBoundingClientRect().width";
+            assertThat((Double) lead.page()
+                            .locator(".persons li:has-text('Ansel') .signs-bar")
+                            .evaluate(half))
+                    .as("of eighteen months")
+                    .isBetween(0.49, 0.52);
+            assertThat(lead.page()
+                            .locator(".persons li:has-text('Tove') .signing")
+                            .count())
+                    .isZero();
+            lead.isAccessible("who signs");
+        }
+    }
+
+    @Test
     void theTrailAsATableIsNoFormulaToWhateverOpensIt() {
         Visitor lead = new Visitor(app.address(), "ilse", Desk.PASSWORD);
         Map<String, String> point = Map.of(
