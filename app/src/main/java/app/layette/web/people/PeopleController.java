@@ -73,8 +73,8 @@ class PeopleController {
             boolean open,
             String signs) {}
 
-    /** Who signs how long, in sentences, and the days under the bars. */
-    public record Ahead(List<String> says, Optional<String> warns, List<String> days) {}
+    /** Who signs how long, in sentences; the days over the bars, and where in them each begins. */
+    public record Ahead(List<String> says, Optional<String> warns, List<String> days, List<Integer> marks) {}
 
     @GetMapping
     ModelAndView list(@AuthenticationPrincipal SignedIn user) {
@@ -218,10 +218,14 @@ class PeopleController {
                 .over(hand == Signers.Hand.OVER)
                 .works(user.works())
                 .second(user.hasSecondFactor())
-                .share((int) Math.round(share * BAR_WIDTH))
+                .share(width(share))
                 .open(share == 1)
                 .signs(words.say("people.hand." + hand, until(user)))
                 .build();
+    }
+
+    private static int width(double share) {
+        return (int) Math.round(share * BAR_WIDTH);
     }
 
     private static Map<String, Argument> until(User user) {
@@ -247,10 +251,11 @@ class PeopleController {
                 .map(day -> words.say(
                         day.equals(signers.today()) ? "people.nobodySigns" : "people.nobodyFrom",
                         Map.of("day", Argument.of(day))));
-        List<String> days = IntStream.rangeClosed(0, Signers.MONTHS / MONTHS_A_MARK)
+        List<LocalDate> days = IntStream.range(0, Signers.MONTHS / MONTHS_A_MARK)
                 .mapToObj(mark -> signers.today().plusMonths((long) mark * MONTHS_A_MARK))
-                .map(words::say)
                 .toList();
-        return new Ahead(says, warns, days);
+        List<Integer> marks =
+                days.stream().map(day -> width(signers.share(day))).toList();
+        return new Ahead(says, warns, days.stream().map(words::say).toList(), marks);
     }
 }
