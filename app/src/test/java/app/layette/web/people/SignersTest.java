@@ -1,10 +1,12 @@
 package app.layette.web.people;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.layette.core.entry.Author;
 import app.layette.web.account.TestUsers;
 import app.layette.web.account.User;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
@@ -44,13 +46,13 @@ class SignersTest {
         Signers signers = signers(who);
         User one = signers.people().get(0);
         assertThat(signers.hand(one)).isEqualTo(hand);
-        assertThat(signers.share(one)).isCloseTo(share, org.assertj.core.data.Offset.offset(0.002));
+        assertThat(signers.share(one)).isCloseTo(share, within(0.002));
         assertThat(signers.signing().contains(one)).isEqualTo(share > 0);
     }
 
     @Test
     void whoIsRetiredSignsNothingWhateverTheCertificateSays() {
-        User gone = person("tove TECHNICIAN 2030-01-01").retire(java.time.Instant.EPOCH);
+        User gone = person("tove TECHNICIAN 2030-01-01").retire(Instant.EPOCH);
         Signers signers = new Signers(List.of(gone), TODAY);
         assertThat(signers.hand(gone)).isEqualTo(Signers.Hand.RETIRED);
         assertThat(signers.nobodyFrom()).contains(TODAY);
