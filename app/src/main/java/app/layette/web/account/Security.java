@@ -4,7 +4,6 @@ import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.LocalDate;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -140,7 +139,7 @@ public class Security {
     UserDetailsService userDetails(Users users, Clock clock) {
         return name -> users.findByName(name)
                 .filter(app.layette.web.account.User::works)
-                .map(user -> new SignedIn(user, LocalDate.now(clock.withZone(StillHere.LAST_ON_EARTH))))
+                .map(user -> new SignedIn(user, User.certificatesDay(clock)))
                 .orElseThrow(() -> new UsernameNotFoundException("There is no user " + name));
     }
 }

@@ -12,8 +12,6 @@ import java.io.IOException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.Optional;
 import org.springframework.http.MediaType;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -33,9 +31,6 @@ final class StillHere extends OncePerRequestFilter {
     private static final String ACTED = "layette.acted";
     /** How often it is noted that a session is used: often enough for hours, and seldom enough for the disk. */
     static final Duration NOTED_EACH = Duration.ofMinutes(1);
-
-    /** A certificate counts until its last day is over everywhere. */
-    static final ZoneOffset LAST_ON_EARTH = ZoneOffset.ofHours(-12);
 
     private final Users users;
     private final Clock clock;
@@ -65,7 +60,7 @@ final class StillHere extends OncePerRequestFilter {
         }
         Optional<Users.AtWork> atWork = users.findAtWork(before.userId());
         Optional<User> user = atWork.map(Users.AtWork::user).filter(User::works).filter(before::knowsPasswordOf);
-        Optional<SignedIn> today = user.map(each -> new SignedIn(each, LocalDate.now(clock.withZone(LAST_ON_EARTH))));
+        Optional<SignedIn> today = user.map(each -> new SignedIn(each, User.certificatesDay(clock)));
         if (today.isEmpty() || isOver(request)) {
             SecurityContextHolder.clearContext();
             Optional.ofNullable(request.getSession(false)).ifPresent(HttpSession::invalidate);

@@ -9,8 +9,10 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
@@ -20,6 +22,8 @@ import org.jspecify.annotations.Nullable;
 @Entity
 @Table(name = "app_user")
 public class User {
+    private static final ZoneOffset LAST_ON_EARTH = ZoneOffset.ofHours(-12);
+
     @Id
     private UUID id;
 
@@ -127,7 +131,12 @@ public class User {
         return Optional.ofNullable(certificateUntil);
     }
 
-    /** As whom somebody enters on a day: whose certificate is over enters as a trainee does, and signs nothing. */
+    /** The day by which certificates are counted: one counts until its last day is over everywhere. */
+    public static LocalDate certificatesDay(Clock clock) {
+        return LocalDate.now(clock.withZone(LAST_ON_EARTH));
+    }
+
+    /** As whom somebody enters on a day by which certificates are counted: whose certificate is over enters as a trainee does, and signs nothing. */
     public Author.Role handsOn(LocalDate day) {
         return certificateUntil().filter(day::isAfter).isPresent() ? Author.Role.TRAINEE : role;
     }

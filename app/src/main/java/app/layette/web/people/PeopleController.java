@@ -191,7 +191,7 @@ class PeopleController {
         LocalDate today = today(user);
         ModelAndView page = new ModelAndView("people/list");
         Wording words = viewing.wording(user);
-        Signers signers = new Signers(people.of(user), today);
+        Signers signers = new Signers(people.of(user), today, User.certificatesDay(viewing.clock()));
         page.addObject(
                 "people",
                 signers.people().stream().map(each -> row(each, signers, words)).toList());
@@ -236,9 +236,10 @@ class PeopleController {
 
     private static Ahead ahead(Signers signers, Wording words) {
         List<String> says = new ArrayList<>();
-        says.add(words.say(
-                "people.signToday",
-                Map.of("count", Argument.of(signers.signing().size()))));
+        int signing = signers.signing().size();
+        if (signing > 0) {
+            says.add(words.say("people.signToday", Map.of("count", Argument.of(signing))));
+        }
         signers.next()
                 .ifPresent(next -> says.add(words.say(
                         "people.nextToEnd",
@@ -249,8 +250,7 @@ class PeopleController {
         Optional<String> warns = signers.nobodyFrom()
                 .filter(day -> signers.share(day) < 1)
                 .map(day -> words.say(
-                        day.equals(signers.today()) ? "people.nobodySigns" : "people.nobodyFrom",
-                        Map.of("day", Argument.of(day))));
+                        signing == 0 ? "people.nobodySigns" : "people.nobodyFrom", Map.of("day", Argument.of(day))));
         List<LocalDate> days = IntStream.range(0, Signers.MONTHS / MONTHS_A_MARK)
                 .mapToObj(mark -> signers.today().plusMonths((long) mark * MONTHS_A_MARK))
                 .toList();

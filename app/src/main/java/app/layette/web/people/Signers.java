@@ -12,9 +12,10 @@ import java.util.Optional;
  * Who of a fitting point may sign from today on. Whoever works here as a technician or lead does, for as long as their
  * certificate counts; where no last day is stated, it counts. Everybody else enters, and somebody else signs.
  *
- * @param today the fitting point's day
+ * @param today the fitting point's day, from which on it is drawn
+ * @param counted the day by which certificates are counted, as when somebody signs; never after today
  */
-record Signers(List<User> people, LocalDate today) {
+record Signers(List<User> people, LocalDate today, LocalDate counted) {
     /** How far ahead it is drawn. */
     static final int MONTHS = 18;
 
@@ -38,7 +39,7 @@ record Signers(List<User> people, LocalDate today) {
         if (!Rights.signs(person.role())) {
             return Hand.ENTERS;
         }
-        if (!Rights.signs(person.handsOn(today))) {
+        if (!Rights.signs(person.handsOn(counted))) {
             return Hand.OVER;
         }
         return person.certificateUntil().isPresent() ? Hand.SIGNS_UNTIL : Hand.SIGNS;

@@ -6,8 +6,11 @@ import static org.assertj.core.api.Assertions.within;
 import app.layette.core.entry.Author;
 import app.layette.web.account.TestUsers;
 import app.layette.web.account.User;
+import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -28,7 +31,7 @@ class SignersTest {
 
     private static Signers signers(String people) {
         return new Signers(
-                Arrays.stream(people.split(",")).map(SignersTest::person).toList(), TODAY);
+                Arrays.stream(people.split(",")).map(SignersTest::person).toList(), TODAY, TODAY);
     }
 
     @ParameterizedTest
@@ -53,7 +56,7 @@ class SignersTest {
     @Test
     void whoIsRetiredSignsNothingWhateverTheCertificateSays() {
         User gone = person("tove TECHNICIAN 2030-01-01").retire(Instant.EPOCH);
-        Signers signers = new Signers(List.of(gone), TODAY);
+        Signers signers = new Signers(List.of(gone), TODAY, TODAY);
         assertThat(signers.hand(gone)).isEqualTo(Signers.Hand.RETIRED);
         assertThat(signers.nobodyFrom()).contains(TODAY);
     }
@@ -70,5 +73,18 @@ class SignersTest {
         Signers signers = signers(people);
         assertThat(signers.next().map(User::name).orElse(null)).isEqualTo(next);
         assertThat(signers.nobodyFrom().orElse(null)).isEqualTo(nobody);
+    }
+
+    /** Where it is already the next day, the last one is not over everywhere: the page says what the signature does. */
+    @Test
+    void aCertificateCountsAsItDoesWhenSomebodySigns() {
+        User marit = person("marit TECHNICIAN 2026-12-01");
+        assertThat(new Signers(List.of(marit), TODAY, TODAY.minusDays(1)).signing())
+                .containsExactly(marit);
+        assertThat(new Signers(List.of(marit), TODAY, TODAY).signing()).isEmpty();
+        Clock evening = Clock.fixed(Instant.parse("2026-12-02T11:59:00Z"), ZoneOffset.UTC);
+        assertThat(User.certificatesDay(evening)).isEqualTo(TODAY.minusDays(1));
+        assertThat(User.certificatesDay(Clock.offset(evening, Duration.ofMinutes(1))))
+                .isEqualTo(TODAY);
     }
 }
